@@ -41,7 +41,7 @@ const LITTLE = 0.05;
 /** So much of some columns is read again and again, which a processor keeps at hand. */
 const AT_ONCE = 2048;
 /** Vectors that were found last lead to what is driven next. */
-const RECENT = 3 * BLOCK;
+const RECENT = 2 * BLOCK;
 const MUCH = 1e-6;
 /** So often what is new is driven before it counts. */
 const AFRESH = 5;
@@ -123,11 +123,9 @@ export class Slowest {
     const old = columns.map(() => new Array<number>(before).fill(0));
     // The last vectors, which hold nearly all of it, one after the other; then the others at once, twice where that was much.
     const others = Math.max(0, before - RECENT);
-    columns.forEach((w, c) => {
-      for (let i = others; i < before; i++) this.takeOut(w, i, old[c]!);
-    });
+    for (let i = others; i < before; i++) this.takeOutAll(columns, { from: i, to: i + 1 }, old);
     const much = MUCH * Math.hypot(...old.flat());
-    for (let pass = 0; pass < 2; pass++) if (this.takeOutAll(columns, others, old) <= much) break;
+    for (let pass = 0; pass < 2; pass++) if (this.takeOutAll(columns, { from: 0, to: others }, old) <= much) break;
     columns.forEach((w, c) => {
       const { along, rest } = this.add(w, old[c]);
       this.driven.push(along.slice(0, before));
@@ -137,20 +135,16 @@ export class Slowest {
   }
 
   /**
-   * Takes the first so many vectors out of some columns, and adds their parts in them to what they are known to have. All at once, a stretch of the columns
-   * after the other, since reading them is what costs. Returns the size of these parts: where that is not small, a little of them is left.
+   * Takes some vectors out of some columns, and adds their parts in them to what they are known to have. All at once, a stretch of the columns after the
+   * other, since reading them is what costs. Returns the size of these parts: where that is not small, a little of them is left.
    */
-  private takeOutAll(columns: readonly Float64Array[], count: number, along: readonly number[][]): number {
-    const parts = columns.map(() => new Float64Array(count));
-    for (let from = 0; from < this.pencil.size; from += AT_ONCE) {
-      const to = Math.min(this.pencil.size, from + AT_ONCE);
-      for (let i = 0; i < count; i++) addDots(columns, this.sides[i]!, { from, to }, { parts, i });
-    }
-    for (let from = 0; from < this.pencil.size; from += AT_ONCE) {
-      const to = Math.min(this.pencil.size, from + AT_ONCE);
-      for (let i = 0; i < count; i++) takeTimes(columns, this.basis[i]!, { from, to }, { parts, i });
-    }
-    for (let c = 0; c < columns.length; c++) for (let i = 0; i < count; i++) along[c]![i]! += parts[c]![i]!;
+  private takeOutAll(columns: readonly Float64Array[], { from, to }: Range, along: readonly number[][]): number {
+    const parts = columns.map(() => new Float64Array(to));
+    for (const range of stretches(this.pencil.size))
+      for (let i = from; i < to; i++) addDots(columns, this.sides[i]!, range, { parts, i });
+    for (const range of stretches(this.pencil.size))
+      for (let i = from; i < to; i++) takeTimes(columns, this.basis[i]!, range, { parts, i });
+    for (let c = 0; c < columns.length; c++) for (let i = from; i < to; i++) along[c]![i]! += parts[c]![i]!;
     return Math.sqrt(parts.reduce((sum, one) => sum + dot(one, one), 0));
   }
 
@@ -210,11 +204,15 @@ export class Slowest {
   /** Modes with their vectors, driven once more: what is left of quick modes in the slow ones, small as it is, would be large in their forces. */
   vectorsOf(modes: readonly Found[]): readonly Eigen[] {
     // M times a vector is the same sum of M times the basis.
-    const columns = modes.map(({ value, parts }) => {
-      const side = new Float64Array(this.pencil.size);
-      parts.forEach((part, i) => addTimes(side, this.sides[i]!, part * value));
-      return side;
-    });
+    const columns = modes.map(() => new Float64Array(this.pencil.size));
+    for (const { from, to } of stretches(this.pencil.size))
+      modes.forEach(({ value, parts }, c) => {
+        const column = columns[c]!;
+        parts.forEach((own, i) => {
+          const [part, side] = [own * value, this.sides[i]!];
+          for (let k = from; k < to; k++) column[k]! += part * side[k]!;
+        });
+      });
     this.pencil.solve(columns);
     return modes.map(({ value }, i) => ({ value, vector: columns[i]! }));
   }
@@ -230,6 +228,11 @@ interface Range {
   readonly from: number;
   readonly to: number;
 }
+
+/** Ranges that are read again and again, one after the other. */
+const stretches = (size: number): Range[] =>
+  Array.from({ length: Math.ceil(size / AT_ONCE) }, (_, k) => ({ from: k * AT_ONCE, to: Math.min(size, (k + 1) * AT_ONCE) }));
+
 /** By column its part along vector i. */
 interface Parts {
   readonly parts: readonly Float64Array[];
