@@ -58,9 +58,12 @@ export function addShifted(
   out: Float64Array,
   to: number,
 ): void {
-  for (let k = 0; k <= degree; k++) shifting[k] = c[at + k]!;
-  for (let k = 0; k < degree; k++) for (let i = degree - 1; i >= k; i--) shifting[i]! += shift * shifting[i + 1]!;
-  for (let k = 0; k <= degree; k++) out[to + k]! += factor * shifting[k]!;
+  // Most quantities of most members are straight or nothing.
+  let last = degree;
+  while (last >= 0 && c[at + last] === 0) last--;
+  for (let k = 0; k <= last; k++) shifting[k] = c[at + k]!;
+  for (let k = 0; k < last; k++) for (let i = last - 1; i >= k; i--) shifting[i]! += shift * shifting[i + 1]!;
+  for (let k = 0; k <= last; k++) out[to + k]! += factor * shifting[k]!;
 }
 
 /** Binomial shares C(i, k) / C(n, k) of the coefficients in those of Bernstein, by degree n, i and k. */

@@ -5,7 +5,7 @@ import { countingCases } from '../combinations/counting-cases';
 import { commonPieces, type Pieces } from './breakpoints';
 import { imbalance } from './equilibrium';
 import { addShifted } from './polynomial';
-import { degreeOf, isStored, lineQuantities, offsetOf } from './quantities';
+import { degreeOf, lineQuantities, offsetOf } from './quantities';
 import type { Equilibrium, StructuralResponse, Resultant, Solution } from './results';
 
 /** Numbers of sums that are kept for one solution: what is looked at again and again is not added again. */
@@ -114,6 +114,9 @@ interface Over {
   readonly end: number;
 }
 
+/** Where each quantity stands in a piece. */
+const STORED = lineQuantities.map((quantity) => ({ offset: offsetOf(quantity), degree: degreeOf(quantity) }));
+
 /** Adds the diagrams of member m, times a factor, to coefficients over pieces that are as short as its own or shorter. */
 export function addOver(part: StructuralResponse, factor: number, m: number, over: Over, out: Float64Array): void {
   const { pieces, coefficients, pieceWidth } = part;
@@ -128,10 +131,9 @@ export function addOver(part: StructuralResponse, factor: number, m: number, ove
     const source = pieceWidth * own;
     if (Math.abs(shift) <= slack) for (let i = 0; i < pieceWidth; i++) out[to + i]! += factor * coefficients[source + i]!;
     else
-      for (const quantity of lineQuantities) {
-        if (!isStored(pieceWidth, quantity)) continue;
-        const offset = offsetOf(quantity);
-        addShifted({ coefficients, at: source + offset, degree: degreeOf(quantity) }, shift, factor, out, to + offset);
+      for (const { offset, degree } of STORED) {
+        if (offset >= pieceWidth) continue;
+        addShifted({ coefficients, at: source + offset, degree }, shift, factor, out, to + offset);
       }
   }
 }

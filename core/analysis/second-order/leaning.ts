@@ -150,9 +150,9 @@ export class Columns {
     return loads;
   }
 
-  /** Stretch i of a bending of a member, as it was solved. */
+  /** Stretch i of a bending of a member, as it was solved; until the next one is asked for. */
   stretchOf(b: number, i: number, member: LeaningMember): Stretch {
-    return acting(member.chains[b]!.bases[i]!, member);
+    return acting(member.chains[b]!.bases[i]!, member, SCRATCH);
   }
 
   /** By member the axial force beside the first order, when the nodes move so (6n, nodes' axes). */

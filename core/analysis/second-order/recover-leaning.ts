@@ -1,7 +1,7 @@
 import { combine } from '../../linear-algebra/combine';
 import type { Pieces } from '../../results/breakpoints';
 import { evaluate } from '../../results/polynomial';
-import { addCubic as putCubic, addQuintic as putQuintic, type Derivatives } from '../../results/hermite';
+import { addCubic as putCubic, addQuintic as putQuintic } from '../../results/hermite';
 import { offsetOf } from '../../results/quantities';
 import type { StructuralResponse } from '../../results/results';
 import { addOver, sumOfEquilibria } from '../../results/sums';
@@ -219,25 +219,47 @@ function addBent(
   series: readonly (readonly number[][])[],
   bases: readonly { readonly from: number; readonly h: number }[],
   planes: readonly BendingPlane[],
-  { from, to, end, first, width, out }: Over,
+  over: Over,
 ): void {
-  let k = first;
-  series.forEach((stretch, i) => {
-    const { from: begin, h } = bases[i]!;
-    // Where one piece ends the next begins.
-    let last: { readonly t: number; readonly of: readonly (readonly [y: Derivatives, M: Derivatives])[] } | undefined;
-    const at = (t: number) => ({ t, of: planes.map((_, p) => [derivativesAt(stretch[3 * p]!, t, h), derivativesAt(stretch[3 * p + 2]!, t, h)] as const) }); // oxfmt-ignore
-    for (; k < end && from[k]! < begin + h * (1 - 1e-9); k++) {
-      const [a, b] = [(from[k]! - begin) / h, (Math.min(to[k]!, begin + h) - begin) / h];
-      const [start, stop] = [last && Math.abs(last.t - a) < 1e-12 ? last : at(a), at(b)];
-      planes.forEach((plane, p) => {
-        putQuintic(start.of[p]![0], stop.of[p]![0], (b - a) * h, { out, at: width * k + offsetOf(plane.deflection) });
-        putCubic(start.of[p]![1], stop.of[p]![1], (b - a) * h, { out, at: width * k + offsetOf(plane.moment) });
-      });
-      last = stop;
-    }
-  });
+  for (let p = 0; p < planes.length; p++) {
+    const [deflection, moment] = [offsetOf(planes[p]!.deflection), offsetOf(planes[p]!.moment)];
+    let k = over.first;
+    for (let i = 0; i < series.length; i++)
+      k = addStretch([series[i]![3 * p]!, series[i]![3 * p + 2]!], bases[i]!, { k, deflection, moment }, over);
+  }
 }
+
+/** The same of one stretch in one plane, from piece k on; returns the piece behind it. */
+function addStretch(
+  [y, M]: readonly [readonly number[], readonly number[]],
+  { from: begin, h }: { readonly from: number; readonly h: number },
+  { k: first, deflection, moment }: { readonly k: number; readonly deflection: number; readonly moment: number },
+  { from, to, end, width, out }: Over,
+): number {
+  let k = first;
+  // Where one piece ends the next begins.
+  let [bend, turn] = [bends.start, turns.start];
+  let [nextBend, nextTurn] = [bends.stop, turns.stop];
+  let known = NaN;
+  for (; k < end && from[k]! < begin + h * (1 - 1e-9); k++) {
+    const [a, b] = [(from[k]! - begin) / h, (Math.min(to[k]!, begin + h) - begin) / h];
+    if (!(Math.abs(known - a) < 1e-12)) {
+      derivativesAt(y, a, h, bend);
+      derivativesAt(M, a, h, turn);
+    }
+    derivativesAt(y, b, h, nextBend);
+    derivativesAt(M, b, h, nextTurn);
+    putQuintic(bend, nextBend, (b - a) * h, { out, at: width * k + deflection });
+    putCubic(turn, nextTurn, (b - a) * h, { out, at: width * k + moment });
+    [bend, nextBend] = [nextBend, bend];
+    [turn, nextTurn] = [nextTurn, turn];
+    known = b;
+  }
+  return k;
+}
+type Room = [value: number, first: number, second: number];
+const bends: { readonly start: Room; readonly stop: Room } = { start: [-0, -0, -0], stop: [-0, -0, -0] };
+const turns: { readonly start: Room; readonly stop: Room } = { start: [-0, -0, -0], stop: [-0, -0, -0] };
 
 /** What is added along and about the axis, and the transverse forces, which are the same all along. */
 function addStraight(s: Structure, m: number, { ends, forces }: Moved, { from, first, end, width, out }: Over): void {
@@ -281,12 +303,14 @@ function addString(
 }
 
 /** Value and derivatives by x of a series in t = x/h at t. */
-function derivativesAt(c: readonly number[], t: number, h: number): Derivatives {
+function derivativesAt(c: readonly number[], t: number, h: number, into: Room): void {
   let [value, first, second] = [0, 0, 0];
   for (let n = c.length - 1; n >= 0; n--) {
     second = second * t + 2 * first;
     first = first * t + value;
     value = value * t + c[n]!;
   }
-  return [value, first / h, second / (h * h)];
+  into[0] = value;
+  into[1] = first / h;
+  into[2] = second / (h * h);
 }

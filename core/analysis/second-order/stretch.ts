@@ -224,5 +224,32 @@ export function movedStretch(section: Yielding, stretch: Stretch, { start }: Sol
       initial[4 * p + 2 + q] = sum;
     }
   }
-  return seriesOf(section, stretch, initial, termsOf(section, stretch));
+  const terms = termsOf(section, stretch);
+  return P === 1 ? seriesInPlane(section, stretch, initial, terms) : seriesOf(section, stretch, initial, terms);
+}
+
+/** `seriesOf` in one plane, written out. */
+function seriesInPlane(section: Yielding, { h, axial, push }: Stretch, initial: readonly number[], terms: number): number[][] {
+  const own = push[0]!;
+  const [flexible, shear] = [section.flexibility[0]!, section.shear[0]!];
+  const [N0, N1, N2] = [axial[0]!, axial[1] ?? 0, axial[2] ?? 0];
+  const per = 1 / (1 + N0 * shear);
+  const [y, turns, moments] = [room(terms), room(terms), room(terms)];
+  let [turn, M, before, last] = [initial[1]!, initial[2]!, 0, 0];
+  y[0] = initial[0]!;
+  turns[0] = turn;
+  moments[0] = M;
+  for (let n = 0; n + 1 < terms; n++) {
+    const given = (n === 0 ? initial[3]! : 0) + (n < own.length ? own[n]! : 0) + N1 * last + N2 * before;
+    const slope = (turn - shear * given) * per;
+    const step = h * PER[n + 1]!;
+    turn = step * flexible * M;
+    M = step * (given + N0 * slope);
+    y[n + 1] = step * slope;
+    turns[n + 1] = turn;
+    moments[n + 1] = M;
+    before = last;
+    last = slope;
+  }
+  return [y, turns, moments];
 }
