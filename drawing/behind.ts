@@ -1,12 +1,12 @@
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Item, Path } from './display-list';
 import { SHADES } from './level-of-detail';
-import type { View } from './view';
+import type { Ground } from './ground';
 
 /** Members of a space structure from which what stands on them hides what stands behind. */
 const CROWDED = 300;
 
-export const isCrowded = ({ space, members }: Model, { plane }: View): boolean =>
+export const isCrowded = ({ space, members }: Model, { plane }: Ground): boolean =>
   space === 'space' && plane === undefined && members.length > CROWDED;
 
 /** Nearness from which something stands in front; of what stands behind only its outline is left, and of what stands far behind nothing. */

@@ -12,6 +12,7 @@ import { pointOn, type DrawnMember } from './geometry';
 import { boundOf, rangesOf, samplesOf, signRuns, type Samples } from './samples';
 import { stretchesOn } from './stretches';
 import { isDeflection, isMoment, type MomentFace, type SheetQuantity, type View } from './view';
+import type { Ground } from './ground';
 import { SKETCHED } from './level-of-detail';
 
 export const inkOf = (quantity: SheetQuantity, value: number): Ink =>
@@ -224,7 +225,7 @@ function bulgeOf(c: Float64Array, length: number): number {
 export function deflectedPath(
   { solution, outcome, factor }: Deflected,
   member: DrawnMember,
-  view: View,
+  view: Ground,
   strength: 'asked for' | 'besides',
 ): Item {
   const diagram = diagramOf(solution, outcome, member.index);

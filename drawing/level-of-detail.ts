@@ -1,3 +1,4 @@
+import { once } from '@rigid-beam/core/once';
 import type { Model } from '@rigid-beam/core/model/model';
 import type { Item } from './display-list';
 import { drawnMembers, type Seen } from './geometry';
@@ -16,12 +17,14 @@ const COMFORTABLE = 60;
 
 /** Weight of lines and symbols: full where members are long on the screen, less where they crowd. `scale` in pixels a metre. */
 export function weightAt(model: Model, seen: Seen, scale: number, thinnest = THINNEST): number {
-  const lengths = drawnMembers(model, seen)
-    .map(({ length }) => length)
-    .sort((a, b) => a - b);
-  const usual = lengths[Math.floor(lengths.length / 2)];
+  const usual = usualLength(model, seen.projection, seen.hidden);
   return usual === undefined ? 1 : Math.min(1, Math.max(thinnest, (usual * scale) / COMFORTABLE));
 }
+
+const usualLength = once((model: Model, projection: Seen['projection'], hidden: Seen['hidden']): number | undefined => {
+  const lengths = Float64Array.from(drawnMembers(model, { projection, hidden }), ({ length }) => length).sort();
+  return lengths[Math.floor(lengths.length / 2)];
+});
 
 /** From far away only the governing values and the dimensions are said; the rest comes when one zooms in. */
 export const withoutSmallTalk = (items: readonly Item[]): Item[] =>

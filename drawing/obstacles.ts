@@ -1,5 +1,6 @@
 import { screenX, screenY, type Camera } from './camera';
-import { VERTEX, type DisplayList, type Path } from './display-list';
+import { once } from '@rigid-beam/core/once';
+import { VERTEX, type DisplayList } from './display-list';
 
 /** A box on the screen, turned about its middle; pixels, `angle` in radians, clockwise as the screen's y points down. */
 export interface TextBox {
@@ -20,15 +21,50 @@ const REACH = 260;
 /** Numbers for each line: x1, y1, x2, y2, half its width, and 1 where no text may touch it. */
 const LINE = 6;
 
+/** Of a line: half its width, and 1 where no text may touch it. */
+interface Keeps {
+  half: number;
+  heavy: number;
+}
+type VisitLine = (x1: number, y1: number, x2: number, y2: number, keeps: Keeps) => void;
+
+/** All lines that texts keep off in a list, in pixels. */
+function eachLine(list: DisplayList, camera: Camera, visit: VisitLine): void {
+  const keeps: Keeps = { half: 0, heavy: 0 };
+  for (const item of list) {
+    if (item.kind !== 'path' || !item.texts || item.texts === 'over it') continue;
+    const { vertices, parts, closed, width = 1, stroke, texts } = item;
+    const part = (parts ?? Infinity) * VERTEX;
+    keeps.half = stroke ? width / 2 : 0;
+    keeps.heavy = texts === 'keep off' ? 1 : 0;
+    let [firstX, firstY, lastX, lastY] = [0, 0, 0, 0];
+    for (let i = 0; i < vertices.length; i += VERTEX) {
+      const x = screenX(camera, vertices[i]!) + vertices[i + 2]!;
+      const y = screenY(camera, vertices[i + 1]!) - vertices[i + 3]!;
+      if (i === 0 || i % part === 0) {
+        if (closed && i > 0) visit(lastX, lastY, firstX, firstY, keeps);
+        [firstX, firstY] = [x, y];
+      } else visit(lastX, lastY, x, y, keeps);
+      [lastX, lastY] = [x, y];
+    }
+    if (closed) visit(lastX, lastY, firstX, firstY, keeps);
+  }
+}
+
+/** The same lines, LINE numbers each, found once for a list that comes again. */
+export const linesOf = once((list: DisplayList, camera: Camera): Float64Array => {
+  const lines: number[] = [];
+  eachLine(list, camera, (x1, y1, x2, y2, { half, heavy }) => lines.push(x1, y1, x2, y2, half, heavy));
+  return Float64Array.from(lines);
+});
+
 /** Lines of a drawing and texts that have their places, by the cells of a coarse grid over the screen. */
 export class Obstacles {
   private readonly columns: number;
   private readonly rows: number;
   private readonly lines: number[] = [];
   private readonly lineCells: number[][];
-  /** Of the lines that are being added: half their width, and 1 where no text may touch them. */
-  private half = 0;
-  private heavy = 0;
+  private readonly keeps: Keeps = { half: 0, heavy: 0 };
   private readonly boxes: TextBox[] = [];
   private readonly boxCells: number[][];
 
@@ -55,28 +91,21 @@ export class Obstacles {
 
   /** All that texts keep off in a list. */
   addPaths(list: DisplayList, camera: Camera): void {
-    for (const item of list) if (item.kind === 'path' && item.texts && item.texts !== 'over it') this.addPath(item, camera);
+    eachLine(list, camera, (x1, y1, x2, y2, keeps) => this.addLine(x1, y1, x2, y2, keeps));
   }
 
-  private addPath({ vertices, parts, closed, width = 1, stroke, texts }: Path, camera: Camera): void {
-    const part = (parts ?? Infinity) * VERTEX;
-    this.half = stroke ? width / 2 : 0;
-    this.heavy = texts === 'keep off' ? 1 : 0;
-    let [firstX, firstY, lastX, lastY] = [0, 0, 0, 0];
-    for (let i = 0; i < vertices.length; i += VERTEX) {
-      const x = screenX(camera, vertices[i]!) + vertices[i + 2]!;
-      const y = screenY(camera, vertices[i + 1]!) - vertices[i + 3]!;
-      if (i === 0 || i % part === 0) {
-        if (closed && i > 0) this.addLine(lastX, lastY, firstX, firstY);
-        [firstX, firstY] = [x, y];
-      } else this.addLine(lastX, lastY, x, y);
-      [lastX, lastY] = [x, y];
+  /** The same of lines that are found already. */
+  addLines(lines: Float64Array): void {
+    for (let at = 0; at < lines.length; at += LINE) {
+      this.keeps.half = lines[at + 4]!;
+      this.keeps.heavy = lines[at + 5]!;
+      this.addLine(lines[at]!, lines[at + 1]!, lines[at + 2]!, lines[at + 3]!, this.keeps);
     }
-    if (closed) this.addLine(lastX, lastY, firstX, firstY);
   }
 
-  private addLine(x1: number, y1: number, x2: number, y2: number): void {
-    const length = Math.hypot(x2 - x1, y2 - y1);
+  private addLine(x1: number, y1: number, x2: number, y2: number, { half, heavy }: Keeps): void {
+    const [dx, dy] = [x2 - x1, y2 - y1];
+    const length = Math.sqrt(dx * dx + dy * dy);
     const begins = this.cellAt(x1, y1);
     if (length < SHORT && begins >= 0 && this.wanted[begins] === 0) return;
     const index = this.lines.length / LINE;
@@ -86,13 +115,13 @@ export class Obstacles {
     let before = -1;
     for (let k = 0; k <= steps; k++) {
       const t = k / steps;
-      const cell = this.cellAt(x1 + t * (x2 - x1), y1 + t * (y2 - y1));
+      const cell = this.cellAt(x1 + t * dx, y1 + t * dy);
       if (cell < 0 || cell === before) continue;
       this.lineCells[cell]!.push(index);
       before = cell;
       isSeen = true;
     }
-    if (isSeen) this.lines.push(x1, y1, x2, y2, this.half, this.heavy);
+    if (isSeen) this.lines.push(x1, y1, x2, y2, half, heavy);
   }
 
   private cellAt(x: number, y: number): number {

@@ -1,6 +1,6 @@
 import { screenX, screenY, type Camera } from './camera';
 import type { DisplayList, Label, LabelRole } from './display-list';
-import { Obstacles, type Met, type TextBox } from './obstacles';
+import { linesOf, Obstacles, type Met, type TextBox } from './obstacles';
 
 /** Height of each kind of text, pixels. */
 export const TEXT_HEIGHT: Record<LabelRole, number> = { value: 12, extreme: 14.5, dimension: 12, name: 11, load: 12 };
@@ -30,14 +30,23 @@ const MOST = 160;
  * Gives labels a place where they touch no other, no heavy line, no symbol and no arrowhead: higher ranks first, each beside what it is
  * said of, else at one of a few places around it, else further off with a leader, else left out.
  */
-export function placeLabels(
+export const placeLabels = (
   list: DisplayList,
   camera: Camera,
   measure: Measure,
   /** Texts that have their places already. */
   before: readonly PlacedLabel[] = [],
+): PlacedLabel[] => placeLabelsIn([{ items: list, isKept: false }], camera, measure, before);
+
+/** The same of a drawing in parts; where one of them comes again, its lines stand where they stood. */
+export function placeLabelsIn(
+  parts: readonly { readonly items: DisplayList; readonly isKept: boolean }[],
+  camera: Camera,
+  measure: Measure,
+  before: readonly PlacedLabel[] = [],
 ): PlacedLabel[] {
-  const labels = list.filter((item): item is Label => item.kind === 'label' && isNear(item, camera));
+  const labels: Label[] = [];
+  for (const { items } of parts) for (const item of items) if (item.kind === 'label' && isNear(item, camera)) labels.push(item);
   if (labels.length === 0) return [];
   const ranked = labels
     .map((label, order) => ({ label, order }))
@@ -47,7 +56,9 @@ export function placeLabels(
     camera,
     ranked.flatMap(({ label }) => placesAsked(label, camera)),
   );
-  obstacles.addPaths(list, camera);
+  for (const { items, isKept } of parts)
+    if (isKept) obstacles.addLines(linesOf(items, camera));
+    else obstacles.addPaths(items, camera);
   for (const { left, top, width, height, angle } of before)
     obstacles.addBox({ x: left + width / 2, y: top + height / 2, width, height, angle });
   const placed: PlacedLabel[] = [];

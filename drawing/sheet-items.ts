@@ -1,7 +1,7 @@
 import { once } from '@rigid-beam/core/once';
 import type { Model } from '@rigid-beam/core/model/model';
 import { isReadAhead } from '@rigid-beam/core/results/readings';
-import type { Solution } from '@rigid-beam/core/results/results';
+import type { LetGo, Solution } from '@rigid-beam/core/results/results';
 import { actingFactors } from './acting-factors';
 import { freedomItems } from './freedom-items';
 import { FRONT, inDepth, isCrowded } from './behind';
@@ -19,6 +19,7 @@ import { drawnMembers, nearness, NOTHING_HIDDEN, type DrawnMember } from './geom
 import { governingItems } from './governing-items';
 import { gridLineItems } from './grid-line-items';
 import { mitresOf } from './mitres';
+import { sameGround, type Ground } from './ground';
 import { influenceItems } from './influence-items';
 import { kinkLabels } from './kink-labels';
 import { loadItems } from './load-items';
@@ -31,8 +32,23 @@ import { supportItems } from './support-items';
 import { SKETCHED } from './level-of-detail';
 import { isBars, isDeflection, type View } from './view';
 
-/** The whole drawing of a model: (model, solution, view) → display list, from back to front. A new kind of item is added here. */
-export function sheetItems(model: Model, solution: Solution | undefined, view: View): Item[] {
+/** The whole drawing of a model: (model, solution, view) → display list, from back to front. */
+export const sheetItems = (model: Model, solution: Solution | undefined, view: View): Item[] => {
+  const items: Item[] = [];
+  for (const part of sheetParts(model, solution, view)) for (const item of part.items) items.push(item);
+  return items;
+};
+
+/** A part of a drawing; where it is kept, the very same list comes again as long as it shows the same. */
+export interface SheetPart {
+  readonly items: readonly Item[];
+  readonly isKept: boolean;
+}
+
+const part = (items: readonly Item[]): SheetPart => ({ items, isKept: false });
+
+/** The drawing in parts, from back to front. A new kind of item is added here. */
+export function sheetParts(model: Model, solution: Solution | undefined, view: View): readonly SheetPart[] {
   if (view.influence) {
     const bare: View = {
       ...view,
@@ -44,14 +60,14 @@ export function sheetItems(model: Model, solution: Solution | undefined, view: V
       deflected: false,
       reactions: false,
     };
-    return [...sheetItems(model, undefined, bare), ...influenceItems(model, view.influence, view)];
+    return [part([...sheetItems(model, undefined, bare), ...influenceItems(model, view.influence, view)])];
   }
-  if (view.cut) return bodyDrawn(model, solution, view, view.cut);
-  if (view.faded.size > 0) return forward(model, solution, view);
+  if (view.cut) return [part(bodyDrawn(model, solution, view, view.cut))];
+  if (view.faded.size > 0) return [part(forward(model, solution, view))];
   const shown = solution?.outcomes[view.outcome] ? solution : undefined;
   const diagram = shown ? diagramParts(model, shown, view) : NO_DIAGRAM;
   const also = shown ? besides(model, shown, view) : [];
-  return [
+  const under = [
     ...gridLineItems(model, view),
     ...(view.dimensions === 'none' ? [] : dimensionItems(model, view)),
     ...(view.dimensions === 'plain' ? placeItems(model, view) : []),
@@ -63,17 +79,36 @@ export function sheetItems(model: Model, solution: Solution | undefined, view: V
     ...(shown && view.resultant ? resultantItems(model, shown, view) : []),
     ...also,
     ...diagram.items,
-    ...(shown && view.deflected && !isDeflection(view.quantity) ? deflected(model, shown, view) : []),
-    ...structureItems(model, view, { ...diagram, letGo: shown?.letGo?.[view.outcome] }),
-    ...(view.supports === 'none' ? [] : supportItems(model, view, liftedNodes(shown, view.outcome))),
+  ];
+  const bent = shown && view.deflected && !isDeflection(view.quantity) ? deflectionOf(model, shown, view) : undefined;
+  const structure = structureItems(model, view, { ...diagram, letGo: shown?.letGo?.[view.outcome] });
+  const supports = view.supports === 'none' ? NOTHING : supportItems(model, view, liftedNodes(shown, view.outcome));
+  const over = [
     ...(view.freedoms ? freedomItems(model, view.freedoms, view) : []),
     ...(shown && view.reactions ? reactionItems(model, shown, view.outcome, view) : []),
   ];
+  const kept = together(structure, bent ? deflected(bent.solution, model, view, bent.outcome, bent.factor) : NOTHING, supports);
+  return [part(under), { items: kept, isKept: true }, part(over)];
 }
 
+const NOTHING: readonly Item[] = [];
+
+/** What stands over results and stays: the deflected line, the structure, its supports. */
+const together = once((structure: readonly Item[], bent: readonly Item[], supports: readonly Item[]): readonly Item[] => [
+  ...bent,
+  ...structure,
+  ...supports,
+]);
+
 /** Nodes whose supports are lifted off in what acts. */
-const liftedNodes = (shown: Solution | undefined, outcome: number): ReadonlySet<string> =>
-  new Set(shown?.letGo?.[outcome]?.lifted.map(({ node }) => shown.structure.names.nodes[node]!));
+const liftedNodes = (shown: Solution | undefined, outcome: number): ReadonlySet<string> => {
+  const letGo = shown?.letGo?.[outcome];
+  return letGo && letGo.lifted.length > 0 ? liftedIn(letGo, shown.structure.names.nodes) : NOBODY;
+};
+const NOBODY: ReadonlySet<string> = new Set();
+const liftedIn = once(
+  ({ lifted }: LetGo, nodes: readonly string[]): ReadonlySet<string> => new Set(lifted.map(({ node }) => nodes[node]!)),
+);
 
 /** The body strongly with what acts on it, the rest as a hint behind it. */
 function bodyDrawn(model: Model, solution: Solution | undefined, view: View, cut: DrawnCut): Item[] {
@@ -190,13 +225,19 @@ const tellsWho = (solution: Solution, { governing, outcome, detail, weight }: Vi
   solution.outcomes[outcome]!.kind === 'envelope' &&
   !isReadAhead(solution, outcome);
 
-function deflected(model: Model, solution: Solution, view: View): Item[] {
-  const shown = deflectionOf(model, solution, view);
+const deflected = once(deflectedLines, sameGround);
+
+function deflectedLines(
+  solution: Solution,
+  model: Model,
+  view: Ground,
+  ...[outcome, factor]: [outcome: number, factor: number]
+): readonly Item[] {
   // Bodies that are bent show it themselves.
-  if (!shown || view.solids) return [];
+  if (view.solids) return NOTHING;
   const members = drawnMembers(model, view);
-  if (!isCrowded(model, view)) return members.map((member) => deflectedPath(shown, member, view, 'besides'));
+  const line = (member: DrawnMember): Item => deflectedPath({ solution, outcome, factor }, member, view, 'besides');
+  if (!isCrowded(model, view)) return members.map(line);
   const near = nearness(model, view);
-  const line = (member: DrawnMember): Item => deflectedPath(shown, member, view, 'besides');
   return inDepth(members.map((member) => ({ near: near(member.depth), items: () => [line(member)] })));
 }

@@ -1,3 +1,4 @@
+import { once } from '@rigid-beam/core/once';
 import { memberAxis } from '@rigid-beam/core/quantities/axis-names';
 import { displayOf, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { isPinEnded } from '@rigid-beam/core/model/behaviour';
@@ -10,6 +11,7 @@ import { pointOf } from '@rigid-beam/core/model/point';
 import { isCrowded } from './behind';
 import { isOnPlane } from './tilted-plane';
 import { SHADES } from './level-of-detail';
+import { sameGround, type Ground } from './ground';
 import type { View } from './view';
 
 /** What becomes of members where they show a quantity themselves: bars, or colours on them. */
@@ -21,7 +23,21 @@ interface Shown {
 }
 
 /** Members as heavy lines, rigid arms, hinges and other freed ends in their textbook symbols, nodes as small dots. */
-export function structureItems(model: Model, view: View, { bars, areColoured = false, letGo }: Shown = {}): Item[] {
+export function structureItems(model: Model, view: View, { bars, areColoured = false, letGo }: Shown = {}): readonly Item[] {
+  // In a large structure diagrams would be threads under dark members.
+  const recedes = view.quantity !== 'none' && !bars && isCrowded(model, view);
+  return structureOn(model, view, recedes, areColoured, bars, letGo);
+}
+
+const structureOn = once(drawnStructure, sameGround);
+
+function drawnStructure(
+  model: Model,
+  view: Ground,
+  recedes: boolean,
+  areColoured: boolean,
+  ...[bars, letGo]: [bars: ReadonlyMap<number, Bar> | undefined, letGo: LetGo | undefined]
+): readonly Item[] {
   const items: Item[] = [];
   const near = nearness(model, view);
   // What is behind is painted first.
@@ -34,8 +50,6 @@ export function structureItems(model: Model, view: View, { bars, areColoured = f
   const openAt = (member: number, end: MemberEnd): readonly EndFreedom[] =>
     (letGo?.open ?? []).flatMap((one) => (one.member === member && one.end === end ? [one.freedom] : []));
   const isQuiet = view.members === 'faint' || isColoured;
-  // In a large structure diagrams would be threads under dark members.
-  const recedes = view.quantity !== 'none' && !bars && isCrowded(model, view);
   for (const member of members) {
     const subject: Subject = { kind: 'member', id: member.id };
     const { vertices } = worldPath([member.x1, member.y1, member.x2, member.y2], {});
@@ -125,14 +139,14 @@ const RECEDED = 0.4;
 const HEAVY = 0.62;
 
 /** Whether a node stands on the work plane; every node does where there is none. */
-export function planeTest(model: Model, { plane }: View): (id: string) => boolean {
+export function planeTest(model: Model, { plane }: Ground): (id: string) => boolean {
   if (!plane || model.space === 'plane') return () => true;
   const on = new Set(model.nodes.filter((node) => isOnPlane(plane, pointOf(node))).map(({ id }) => id));
   return (id) => on.has(id);
 }
 
 /** The members that something stands on: of a plane that is brought forward only its own. */
-export function membersInFront(model: Model, view: View): readonly DrawnMember[] {
+export function membersInFront(model: Model, view: Ground): readonly DrawnMember[] {
   const members = drawnMembers(model, view);
   if (!view.plane || model.space === 'plane') return members;
   const isOn = planeTest(model, view);
@@ -140,7 +154,7 @@ export function membersInFront(model: Model, view: View): readonly DrawnMember[]
 }
 
 /** Local x, y and z from the middle of a member, each with its letter. */
-function axesItems(member: DrawnMember, view: View, display: DisplayUnits): Item[] {
+function axesItems(member: DrawnMember, view: Ground, display: DisplayUnits): Item[] {
   const [x, y] = [(member.x1 + member.x2) / 2, (member.y1 + member.y2) / 2];
   const reach = 22 * view.weight;
   const axes = [
@@ -206,7 +220,7 @@ export function circle(radius: number, x = 0, y = 0): readonly number[] {
   return x === 0 && y === 0 ? offsets : offsets.map((part, i) => part + (i % 2 === 0 ? x : y));
 }
 
-function armItems(model: Model, member: Member, drawn: DrawnMember, view: View): Item[] {
+function armItems(model: Model, member: Member, drawn: DrawnMember, view: Ground): Item[] {
   const nodes = drawnNodes(model, view);
   const arm = (id: string, x: number, y: number): Item[] => {
     const node = nodes.get(id);
@@ -218,7 +232,12 @@ function armItems(model: Model, member: Member, drawn: DrawnMember, view: View):
 }
 
 /** A freed bending end is an open circle beside the node, with a spiral in it where it is sprung, in dashes without it where that is within its gap; a freed axial end a gap of two bars; a freed transverse end two bars along the member. */
-function releaseItems(member: Member, drawn: DrawnMember, view: View, openAt: (end: MemberEnd) => readonly EndFreedom[]): Item[] {
+function releaseItems(
+  member: Member,
+  drawn: DrawnMember,
+  view: Ground,
+  openAt: (end: MemberEnd) => readonly EndFreedom[],
+): Item[] {
   const angle = Math.atan2(drawn.ex[1], drawn.ex[0]);
   return (['start', 'end'] as const).flatMap((end): Item[] => {
     const releases = member.releases?.[end] ?? {};

@@ -5,7 +5,7 @@ import { symbolPath, type Item } from './display-list';
 import { depthOf, seenPoint } from './projection';
 import { circle } from './structure-items';
 import { held, pushMark, sprung, supportStyle, symbol } from './support-symbol';
-import type { View } from './view';
+import type { Ground } from './ground';
 
 /** Pixels: half the side of a base plate, of a pyramid's foot, and its height. */
 const [PLATE, FOOT, HEIGHT] = [13, 9, 15];
@@ -35,11 +35,11 @@ function ownAxes({ angle, axes }: Support): Axes {
  * In space: a clamp as a plate on the ground, a pin as a pyramid; any other support by a roller or spring along each direction that it
  * holds, as that direction is seen (a ring with a dot where it is seen end on), and a small square where rotations are held.
  */
-export function symbolInSpace(support: Support, x: number, y: number, view: View): Item[] {
+export function symbolInSpace(support: Support, x: number, y: number, view: Ground): Item[] {
   return [...heldInSpace(support, x, y, view), ...pushesInSpace(support, x, y, view)];
 }
 
-function heldInSpace(support: Support, x: number, y: number, view: View): Item[] {
+function heldInSpace(support: Support, x: number, y: number, view: Ground): Item[] {
   const along = [support.ux, support.uy, support.uz];
   const rotations = [support.rx, support.ry, support.rz];
   const axes = ownAxes(support);
@@ -61,7 +61,7 @@ function heldInSpace(support: Support, x: number, y: number, view: View): Item[]
 }
 
 /** Which way it pushes along each direction in which it acts one way, where that is not seen end on. */
-function pushesInSpace(support: Support, x: number, y: number, view: View): Item[] {
+function pushesInSpace(support: Support, x: number, y: number, view: Ground): Item[] {
   if (!support.oneWay) return [];
   const axes = ownAxes(support);
   return translations.flatMap((along, k): Item[] => {
@@ -82,7 +82,7 @@ const CORNERS = [[1, 1], [1, -1], [-1, -1], [-1, 1]] as const; // oxfmt-ignore
 
 /** Places, in pixels right and up, of points in a support's own axes. */
 const seenFrom =
-  (axes: Axes, { projection, weight }: View) =>
+  (axes: Axes, { projection, weight }: Ground) =>
   (along: number, up: number, across: number): [number, number] => {
     const at = [0, 1, 2].map((k) => along * axes[0][k]! + up * axes[1][k]! + across * axes[2][k]!);
     const [right, above] = seenPoint(projection, at as unknown as Point);
@@ -90,7 +90,7 @@ const seenFrom =
   };
 
 /** A square on the ground, so far below the node, with the strokes of the ground at its near sides. */
-function plate(support: Support, axes: Axes, [x, y]: readonly [number, number], view: View, below = 0): Item[] {
+function plate(support: Support, axes: Axes, [x, y]: readonly [number, number], view: Ground, below = 0): Item[] {
   const style = supportStyle(support, view);
   const seen = seenFrom(axes, view);
   const corners = CORNERS.map(([along, across]) => seen(PLATE * along, -below, PLATE * across));
@@ -115,7 +115,7 @@ function plate(support: Support, axes: Axes, [x, y]: readonly [number, number], 
 }
 
 /** A pyramid that stands on the ground and holds the node with its top. */
-function pyramid(support: Support, axes: Axes, x: number, y: number, view: View): Item[] {
+function pyramid(support: Support, axes: Axes, x: number, y: number, view: Ground): Item[] {
   const seen = seenFrom(axes, view);
   const sides = CORNERS.flatMap(([along, across], i) => {
     const [nextAlong, nextAcross] = CORNERS[(i + 1) % CORNERS.length]!;
@@ -134,7 +134,7 @@ function pyramid(support: Support, axes: Axes, x: number, y: number, view: View)
 }
 
 /** What is held along the look. */
-function endOn(support: Support, x: number, y: number, view: View): Item[] {
+function endOn(support: Support, x: number, y: number, view: Ground): Item[] {
   const style = supportStyle(support, view);
   const w = view.weight;
   return [

@@ -7,13 +7,17 @@ import { SHADES } from './level-of-detail';
 import { symbolInSpace } from './support-in-space';
 import { symbol } from './support-symbol';
 import { supportWords } from '@rigid-beam/core/model/support-words';
-import type { View } from './view';
+import { once } from '@rigid-beam/core/once';
+import { sameGround, type Ground } from './ground';
 
 /** Pixels: the dashes of a support that is lifted off. */
 const LIFTED = [3, 3];
+const NONE: ReadonlySet<string> = new Set();
 
 /** Supports in their textbook symbols, turned with the support's axes, springs as zigzags; those that are `lifted` off in dashes. In space they fade with what stands on them. */
-export function supportItems(model: Model, view: View, lifted: ReadonlySet<string> = new Set()): Item[] {
+export const supportItems = once(drawnSupports, sameGround);
+
+function drawnSupports(model: Model, view: Ground, lifted: ReadonlySet<string> = NONE): readonly Item[] {
   const nodes = drawnNodes(model, view);
   const [isOn, near] = [planeTest(model, view), nearness(model, view)];
   const symbols = model.supports.flatMap((support): Item[] => {
@@ -35,7 +39,7 @@ export function supportItems(model: Model, view: View, lifted: ReadonlySet<strin
 const MANY = 6;
 
 /** What each support does, in words. */
-function supportLabels(model: Model, view: View): Item[] {
+function supportLabels(model: Model, view: Ground): Item[] {
   const nodes = drawnNodes(model, view);
   const said = model.supports.map((support) => ({
     node: nodes.get(support.node),

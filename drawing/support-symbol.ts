@@ -1,13 +1,13 @@
 import type { Restraint, Support } from '@rigid-beam/core/model/model';
 import { isSelected, symbolPath, type Ink, type Item, type Path, type Subject } from './display-list';
 import { circle } from './structure-items';
-import type { View } from './view';
+import type { Ground } from './ground';
 
 export const held = (restraint: Restraint | undefined): boolean => restraint === 'fixed';
 export const sprung = (restraint: Restraint | undefined): boolean => typeof restraint === 'number' && restraint > 0;
 
 /** How all parts of a support's symbol are drawn. */
-export function supportStyle(support: Support, view: View) {
+export function supportStyle(support: Support, view: Ground) {
   const subject: Subject = { kind: 'support', id: support.node };
   const stroke: Ink = isSelected(view, subject) ? 'selection' : 'support';
   const texts = 'keep off' as const;
@@ -15,7 +15,7 @@ export function supportStyle(support: Support, view: View) {
 }
 
 /** The textbook symbol of a plane support at a place of the drawing, springs as zigzags. */
-export function symbol(support: Support, x: number, y: number, view: View): Item[] {
+export function symbol(support: Support, x: number, y: number, view: Ground): Item[] {
   const style = supportStyle(support, view);
   const w = view.weight;
   const angle = ((support.angle ?? 0) * Math.PI) / 180;
@@ -71,7 +71,7 @@ export function symbol(support: Support, x: number, y: number, view: View): Item
 export function pushMark(
   support: Support,
   [x, y]: readonly [number, number],
-  view: View,
+  view: Ground,
   { turn, forwards }: { readonly turn: number; readonly forwards: boolean },
 ): Item[] {
   // oxfmt-ignore

@@ -4,12 +4,13 @@ import type { Item, Label } from '@rigid-beam/drawing/display-list';
 import { paperItems } from '@rigid-beam/drawing/grid-items';
 import { hitTest, type Hit } from '@rigid-beam/drawing/hit-test';
 import { pointedItems } from '@rigid-beam/drawing/pointed-items';
-import { placeLabels, type PlacedLabel } from '@rigid-beam/drawing/place-labels';
+import { placeLabels, placeLabelsIn, type PlacedLabel } from '@rigid-beam/drawing/place-labels';
 import { isHeld, type EditorState } from '../editor/editor-state';
 import { colouredOf } from '@rigid-beam/drawing/coloured-items';
 import { inkOf } from '@rigid-beam/drawing/diagram-items';
 import { movingItems } from '@rigid-beam/drawing/moving-items';
 import { deflectionOf } from '@rigid-beam/drawing/drawn-scale';
+import type { SheetPart } from '@rigid-beam/drawing/sheet-items';
 import { isOn } from '@rigid-beam/drawing/stage-view';
 import { LARGE } from '@rigid-beam/drawing/level-of-detail';
 import type { Drawn } from './framing';
@@ -19,7 +20,7 @@ import { SolidLayer } from './solid/solid-layer';
 import type { SheetState } from './sheet-state';
 import { Sway } from './sway';
 import { Swing } from './swing';
-import { itemsIn, viewOf } from './view-of';
+import { partsIn, viewOf } from './view-of';
 import type { Viewpoint } from './viewpoint';
 
 /** Items from which a drawing takes longer to build than a frame. */
@@ -42,6 +43,7 @@ interface Owner {
 
 /** The display list behind the canvas: built anew when something has changed, painted, and asked what lies at a place. */
 export class LiveDrawing {
+  private parts: readonly SheetPart[] = [];
   private items: Item[] = [];
   private placed: PlacedLabel[] = [];
   private readonly painter: Painter;
@@ -221,8 +223,9 @@ export class LiveDrawing {
       camera: this.owner.from().camera,
       lists: () => [
         this.owner.from().isTurning ? [] : paperItems(model, projection, this.owner.from().camera, this.owner.from().workPlane()),
-        this.items,
+        ...this.parts.map(({ items }) => items),
       ],
+      kept: this.parts.find(({ isKept }) => isKept)?.items,
       placed: this.placed,
       underlay: model.underlay,
       projection,
@@ -247,15 +250,21 @@ export class LiveDrawing {
     });
   }
 
-  private itemsFrom({ scale }: Camera, given: 'turning' | 'still', state = this.owner.state()): Item[] {
+  private partsFrom({ scale }: Camera, given: 'turning' | 'still', state = this.owner.state()): readonly SheetPart[] {
     const look = this.isAwaited ? 'turning' : given;
-    return itemsIn(state, viewOf(state, this.owner.from().seen(), this.owner.store.getState().plane, scale, look), look);
+    return partsIn(state, viewOf(state, this.owner.from().seen(), this.owner.store.getState().plane, scale, look), look);
+  }
+
+  private itemsFrom(camera: Camera, given: 'turning' | 'still', state?: EditorState): Item[] {
+    return this.partsFrom(camera, given, state).flatMap(({ items }) => items);
   }
 
   private rebuild(): void {
     const { camera } = this.owner.from();
-    this.items = this.itemsFrom(camera, this.owner.from().isTurning ? 'turning' : 'still');
-    this.placed = placeLabels(this.items, camera, this.painter.measure);
+    this.parts = this.partsFrom(camera, this.owner.from().isTurning ? 'turning' : 'still');
+    this.items = [];
+    for (const { items } of this.parts) for (const item of items) this.items.push(item);
+    this.placed = placeLabelsIn(this.parts, camera, this.painter.measure);
     this.painter.forget();
     this.stale = false;
   }

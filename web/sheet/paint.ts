@@ -51,23 +51,30 @@ export function paint(
   lists: readonly DisplayList[],
   placed: readonly PlacedLabel[],
   camera: Camera,
-  { picture, solids }: Under = {},
+  { picture, solids, layer }: Under = {},
 ): void {
   context.setTransform(ratio, 0, 0, ratio, 0, 0);
   context.fillStyle = palette('paper');
   context.fillRect(0, 0, camera.width, camera.height);
   if (picture) paintPicture(context, picture);
-  if (!solids) return paintLists({ context, palette, ratio }, lists, placed, camera);
+  if (!solids) return paintLists({ context, palette, ratio }, lists, placed, camera, layer);
   // Bodies stand on the paper with its grid, and under everything else.
   paintLists({ context, palette, ratio }, lists.slice(0, 1), [], camera);
   context.drawImage(solids, 0, 0, camera.width, camera.height);
-  paintLists({ context, palette, ratio }, lists.slice(1), placed, camera);
+  paintLists({ context, palette, ratio }, lists.slice(1), placed, camera, layer);
 }
 
 /** What lies under the lines of the drawing. */
 export interface Under {
   readonly picture?: PaintedPicture | undefined;
   readonly solids?: CanvasImageSource | undefined;
+  readonly layer?: Layer | undefined;
+}
+
+/** A list as it was painted already, over the whole canvas. */
+export interface Layer {
+  readonly of: DisplayList;
+  readonly image: CanvasImageSource;
 }
 
 /** Lists and texts over what is painted already. */
@@ -76,11 +83,18 @@ export function paintLists(
   lists: readonly DisplayList[],
   placed: readonly PlacedLabel[],
   camera: Camera,
+  layer?: Layer,
 ): void {
   context.setTransform(ratio, 0, 0, ratio, 0, 0);
   context.lineJoin = 'round';
   context.lineCap = 'butt';
-  for (const list of lists) paintPaths(context, list, camera, palette);
+  for (const list of lists)
+    if (list !== layer?.of) paintPaths(context, list, camera, palette);
+    else {
+      context.setTransform(1, 0, 0, 1, 0, 0);
+      context.drawImage(layer.image, 0, 0);
+      context.setTransform(ratio, 0, 0, ratio, 0, 0);
+    }
   context.setLineDash([]);
   paintLabels(context, placed, palette);
 }

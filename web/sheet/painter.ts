@@ -5,19 +5,33 @@ import { placeLabels, type Measure, type PlacedLabel } from '@rigid-beam/drawing
 import { seenPoint, type Projection } from '@rigid-beam/drawing/projection';
 import { pointOfPixel } from '../underlay/placing';
 import { loaded } from '../underlay/read-picture';
-import { canvasMeasure, paint, paintLists, readPalette, type PaintedPicture, type Palette, type Canvas } from './paint';
+import {
+  canvasMeasure,
+  paint,
+  paintLists,
+  readPalette,
+  type Layer,
+  type PaintedPicture,
+  type Palette,
+  type Canvas,
+} from './paint';
 
 /** All that stands on the sheet but the marks of the tool in hand. */
 export interface Picture {
   readonly camera: Camera;
   /** From back to front; asked only where they are painted. */
   readonly lists: () => readonly DisplayList[];
+  /** That of them which comes again as long as it shows the same. */
+  readonly kept: DisplayList | undefined;
   readonly placed: readonly PlacedLabel[];
   readonly underlay: Underlay | undefined;
   readonly projection: Projection;
   /** Members as bodies, as they are seen from the camera; asked only where they are painted. */
   readonly solids: (ratio: number, palette: Palette) => CanvasImageSource | undefined;
 }
+
+/** Items from which it takes less to lay a picture of them than to paint them. */
+const LONG = 1500;
 
 /** The canvas. What does not change while the pointer hovers or the paper moves is painted once, and then only laid where it belongs. */
 export class Painter {
@@ -27,6 +41,8 @@ export class Painter {
   private readonly context: CanvasRenderingContext2D;
   private ratio = 1;
   private readonly still = document.createElement('canvas');
+  /** What comes again in another picture, on a canvas of its own: from the second time on it is only laid there. */
+  private layer: { readonly of: DisplayList; readonly camera: Camera; canvas?: HTMLCanvasElement } | undefined;
   /** The camera that the still picture was painted for. */
   private painted: Camera | undefined;
   private decoded: { readonly address: string; readonly image?: HTMLImageElement } | undefined;
@@ -47,12 +63,14 @@ export class Painter {
     this.canvas.height = Math.round(height * ratio);
     this.still.width = this.canvas.width;
     this.still.height = this.canvas.height;
+    this.layer = undefined;
     this.forget();
   }
 
   recolour(): void {
     this.palette = readPalette(this.canvas);
     this.measure = canvasMeasure(this.context);
+    this.layer = undefined;
     this.forget();
   }
 
@@ -67,7 +85,7 @@ export class Painter {
     if (next === 'another') this.paintOn(this.context, picture);
     else {
       if (!this.painted) {
-        this.paintOn(this.still.getContext('2d', { alpha: false })!, picture);
+        this.paintOn(this.still.getContext('2d', { alpha: false })!, picture, this.ratio, this.layerOf(picture));
         this.painted = camera;
       }
       this.layStill(this.painted, camera);
@@ -90,11 +108,29 @@ export class Painter {
     return { context, palette: this.palette, ratio };
   }
 
-  private paintOn(context: CanvasRenderingContext2D, picture: Picture, ratio = this.ratio): void {
+  /** What comes again, painted already; undefined the first time, and where it is soon painted. */
+  private layerOf({ kept, camera }: Picture): Layer | undefined {
+    if (!kept || kept.length < LONG) return undefined;
+    if (this.layer?.of !== kept || this.layer.camera !== camera) {
+      this.layer = { of: kept, camera };
+      return undefined;
+    }
+    let { canvas } = this.layer;
+    if (!canvas) {
+      canvas = document.createElement('canvas');
+      [canvas.width, canvas.height] = [this.canvas.width, this.canvas.height];
+      paintLists(this.canvasOf(canvas.getContext('2d')!), [kept], [], camera);
+      this.layer.canvas = canvas;
+    }
+    return { of: kept, image: canvas };
+  }
+
+  private paintOn(context: CanvasRenderingContext2D, picture: Picture, ratio = this.ratio, layer?: Layer): void {
     const solids = picture.solids(ratio, this.palette);
     paint(this.canvasOf(context, ratio), picture.lists(), picture.placed, picture.camera, {
       picture: this.behind(picture),
       solids,
+      layer,
     });
   }
 

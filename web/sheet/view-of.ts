@@ -8,7 +8,8 @@ import type { Item } from '@rigid-beam/drawing/display-list';
 import type { Seen } from '@rigid-beam/drawing/geometry';
 import type { WorkPlane } from '@rigid-beam/drawing/projection';
 import { quickItems } from '@rigid-beam/drawing/quick-items';
-import { sheetItems } from '@rigid-beam/drawing/sheet-items';
+import { sheetParts, type SheetPart } from '@rigid-beam/drawing/sheet-items';
+import { once } from '@rigid-beam/core/once';
 import { isOn, viewOfStage } from '@rigid-beam/drawing/stage-view';
 import type { View } from '@rigid-beam/drawing/view';
 import { SKETCHED, weightAt, withoutSmallTalk } from '@rigid-beam/drawing/level-of-detail';
@@ -91,8 +92,18 @@ function influenceOn({ stage, influence, drawn }: EditorState): View['influence'
   return { ...told, told: { unit: per === unit ? '' : `${unit}/${per}`, factor: ordinate(1) }, axles };
 }
 
-/** The display list of a view: while a look turns only members, without figures where everything is small. */
-export function itemsIn({ drawn }: EditorState, view: View, look: 'turning' | 'still'): Item[] {
-  const items = look === 'turning' ? quickItems(drawn.model, view) : sheetItems(drawn.model, drawn.results?.solution, view);
-  return view.weight < SKETCHED ? withoutSmallTalk(items) : items;
+/** The drawing of a view in parts: while a look turns only members, without figures where everything is small. */
+export function partsIn({ drawn }: EditorState, view: View, look: 'turning' | 'still'): readonly SheetPart[] {
+  const parts =
+    look === 'turning'
+      ? [{ items: quickItems(drawn.model, view), isKept: false }]
+      : sheetParts(drawn.model, drawn.results?.solution, view);
+  if (view.weight >= SKETCHED) return parts;
+  return parts.map(({ items, isKept }) => ({ items: isKept ? keptQuiet(items) : withoutSmallTalk(items), isKept }));
+}
+const keptQuiet = once((items: readonly Item[]) => withoutSmallTalk(items));
+
+/** All of it as one display list. */
+export function itemsIn(state: EditorState, view: View, look: 'turning' | 'still'): Item[] {
+  return partsIn(state, view, look).flatMap(({ items }) => items);
 }

@@ -1,3 +1,4 @@
+import { once } from '../../../once';
 import type { Model } from '../../../model/model';
 import { between, dot, minus } from '../../../model/point';
 import { spansOf } from '../../../model/patterns/spans';
@@ -39,13 +40,18 @@ export function proportionOf(
   return spanOf(model, solution, outcome, at);
 }
 
+/** The members of the span that a member belongs to. */
+const spanWith = once(
+  (model: Model, own: string) =>
+    spansOf(model, new Set(straightRuns(model)(own))).find((one) => one.members.includes(own))?.members,
+);
+
 /** Of the span in which a place lies. */
 function spanOf(model: Model, solution: Solution, outcome: number, at: PlaceOnMember): Proportion | undefined {
   const { structure } = solution;
   const { memberNodes, names, lengths } = structure;
   const own = names.members[at.member]!;
-  const run = new Set(straightRuns(model)(own));
-  const members = spansOf(model, run).find((one) => one.members.includes(own))?.members;
+  const members = spanWith(model, own);
   if (!members) return undefined;
   const indices = members.map((id) => names.members.indexOf(id));
   const length = indices.reduce((sum, m) => sum + lengths[m]!, 0);
