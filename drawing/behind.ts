@@ -41,7 +41,10 @@ export function inDepth(all: readonly Standing[]): Item[] {
       continue;
     }
     const shade = Math.min(SHADES, Math.max(0, Math.round(near * SHADES)));
-    for (const item of behind(items(isSelected ? 'whole' : 'outline'), shade / SHADES)) shades[shade]![layerOf(item)]!.push(item);
+    for (const item of items(isSelected ? 'whole' : 'outline')) {
+      const left = behind(item, shade / SHADES);
+      if (left) shades[shade]![layerOf(left)]!.push(left);
+    }
   }
   // Thousands of items, at every frame while something is in hand: one by one is several times as fast as flattening.
   const drawn: Item[] = [];
@@ -55,14 +58,17 @@ const layerOf = (item: Item): number => (item.kind === 'label' ? 3 : item.fill ?
 
 const isSelection = (item: Item): boolean => item.kind === 'path' && (item.stroke === 'selection' || item.fill === 'selection');
 
-function behind(items: readonly Item[], shade: number): Item[] {
-  return items.flatMap((item): Item[] => {
-    if (item.kind === 'label') return [];
-    if (isSelection(item)) return [item];
-    if (!isOutline(item)) return [];
-    // A faint line is as well a hairline, which a browser draws several times as fast; texts stand on it as on the grid.
-    const opacity = (item.opacity ?? 1) * (0.06 + 0.5 * shade ** 2);
-    const texts = opacity > HINT ? 'rather beside' : 'over it';
-    return [{ ...item, width: Math.min(1, item.width ?? 1), dash: SOLID, opacity, texts }];
-  });
+/** What is left of an item that stands behind. */
+function behind(item: Item, shade: number): Item | undefined {
+  if (item.kind === 'label') return undefined;
+  if (isSelection(item)) return item;
+  if (!isOutline(item)) return undefined;
+  // A faint line is as well a hairline, which a browser draws several times as fast; texts stand on it as on the grid.
+  const opacity = (item.opacity ?? 1) * (0.06 + 0.5 * shade ** 2);
+  const texts = opacity > HINT ? 'rather beside' : 'over it';
+  const width = Math.min(1, item.width ?? 1);
+  const { vertices, stroke, closed, subject, depth } = item;
+  if (!stroke || closed || subject || depth !== undefined) return { ...item, width, dash: SOLID, opacity, texts };
+  // Nearly all of them, by the thousand: to spread them would take longer than all else.
+  return { kind: 'path', vertices, stroke, width, dash: SOLID, opacity, texts };
 }

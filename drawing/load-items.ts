@@ -17,6 +17,7 @@ import { inkOfColour, label, prefix, type Context } from './load-marks';
 import { membersInFront } from './structure-items';
 import { FRONT, inDepth, isCrowded, isOutline } from './behind';
 import { once } from '@rigid-beam/core/once';
+import { sameGround, type Ground } from './ground';
 import { saidOnce, withNeighbours } from './runs';
 import { axlesOnDeck, deckItems, isOnDeck, pointOnBay } from './deck-items';
 import { stackedLoads, type ActingLoad, type DrawnLoad } from './stacked-loads';
@@ -27,7 +28,10 @@ import type { View } from './view';
  * The loads of the cases that `factors` lets act (by case id), each with its value; a factor other than 1 stands before it. A compound
  * load is drawn as the loads that it stands for, all of them the one thing, and its values are written at its own ends.
  */
-export function loadItems(model: Model, factors: ReadonlyMap<string, number>, view: View): Item[] {
+export const loadItems = (model: Model, factors: ReadonlyMap<string, number>, view: View): readonly Item[] =>
+  (view.loads === 'faint' ? faintLoads : strongLoads)(model, factors, view);
+
+function drawnLoads(model: Model, factors: ReadonlyMap<string, number>, view: Ground): readonly Item[] {
   const acting = actingLoads(model, factors);
   const context = contextOf(model, factors, view);
   const nearOf = nearnessOfLoads(model, view, context);
@@ -54,6 +58,16 @@ export function loadItems(model: Model, factors: ReadonlyMap<string, number>, vi
   ];
 }
 
+/** The same factors of the same cases act. */
+const sameActing = (one: unknown, other: unknown): boolean =>
+  one instanceof Map && other instanceof Map
+    ? one.size === other.size && [...one].every(([id, factor]) => other.get(id) === factor)
+    : sameGround(one, other);
+
+// Hints of other cases and what acts stand on one sheet.
+const faintLoads = once(drawnLoads, sameActing);
+const strongLoads = once(drawnLoads, sameActing);
+
 /** The single loads of the cases that act, each with the load that it comes from. */
 function actingLoads(model: Model, factors: ReadonlyMap<string, number>): ActingLoad[] {
   const { loads, origins } = expandLoads(model);
@@ -67,7 +81,7 @@ function actingLoads(model: Model, factors: ReadonlyMap<string, number>): Acting
 }
 
 /** What all loads of a drawing are drawn with. */
-export function contextOf(model: Model, factors: ReadonlyMap<string, number>, view: View): Context {
+export function contextOf(model: Model, factors: ReadonlyMap<string, number>, view: Ground): Context {
   const acting = actingLoads(model, factors);
   const members = new Map(membersInFront(model, view).map((member) => [member.id, member]));
   const largest = view.loadScale ?? largestOf(model, acting);
@@ -145,7 +159,7 @@ function inksOf({ cases, loads }: Model): ReadonlyMap<string, Ink> {
 const NO_INKS: ReadonlyMap<string, Ink> = new Map();
 
 /** How near to the viewer a load stands: 1 in front, 0 at the back. */
-function nearnessOfLoads(model: Model, view: View, { members, nodes }: Context): (load: DrawnLoad) => number {
+function nearnessOfLoads(model: Model, view: Ground, { members, nodes }: Context): (load: DrawnLoad) => number {
   const near = nearness(model, view);
   const placeOf = (load: DrawnLoad) =>
     'member' in load ? members.get(load.member) : 'node' in load ? nodes.get(load.node) : pointOnBay(nodes, load);
@@ -153,7 +167,7 @@ function nearnessOfLoads(model: Model, view: View, { members, nodes }: Context):
 }
 
 /** Where what is looked at is something else, loads are a hint; what is selected stays. */
-const faded = (path: Path, view: View): Path =>
+const faded = (path: Path, view: Ground): Path =>
   view.loads === 'faint' && path.stroke !== 'selection' && path.fill !== 'selection'
     ? { ...path, opacity: (path.opacity ?? 1) * 0.32, texts: 'rather beside' }
     : path;

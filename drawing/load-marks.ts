@@ -5,7 +5,7 @@ import type { Point } from '@rigid-beam/core/model/point';
 import { isSelected, symbolPath, type Ink, type Item, type Subject } from './display-list';
 import type { DrawnMember } from './geometry';
 import { circle } from './structure-items';
-import type { View } from './view';
+import type { Ground } from './ground';
 
 /** What the pictures of all loads have in common. */
 export interface Context {
@@ -13,7 +13,7 @@ export interface Context {
   readonly members: ReadonlyMap<string, DrawnMember>;
   readonly nodes: ReadonlyMap<string, { readonly x: number; readonly y: number; readonly depth: number }>;
   readonly display: DisplayUnits;
-  readonly view: View;
+  readonly view: Ground;
   /** What the loads are drawn with whose cases have a colour of their own, by their ids. */
   readonly inks: ReadonlyMap<string, Ink>;
   /** The largest intensity and force of the model, or that act: they take the longest arrow, in every case. */

@@ -51,11 +51,26 @@ function eachLine(list: DisplayList, camera: Camera, visit: VisitLine): void {
   }
 }
 
-/** The same lines, LINE numbers each, found once for a list that comes again. */
-export const linesOf = once((list: DisplayList, camera: Camera): Float64Array => {
+const cellsOver = (pixels: number): number => Math.max(1, Math.ceil(pixels / CELL));
+
+/** Lines, LINE numbers each; of each that is short in which cell it begins, else −1. */
+interface KnownLines {
+  readonly lines: Float64Array;
+  readonly shortIn: Int32Array;
+}
+
+/** All lines that texts keep off in a list that comes again. */
+export const linesOf = once((list: DisplayList, camera: Camera): KnownLines => {
+  const [columns, rows] = [cellsOver(camera.width), cellsOver(camera.height)];
   const lines: number[] = [];
-  eachLine(list, camera, (x1, y1, x2, y2, { half, heavy }) => lines.push(x1, y1, x2, y2, half, heavy));
-  return Float64Array.from(lines);
+  const shortIn: number[] = [];
+  eachLine(list, camera, (x1, y1, x2, y2, { half, heavy }) => {
+    const [i, j] = [Math.floor(x1 / CELL), Math.floor(y1 / CELL)];
+    const isThere = i >= 0 && j >= 0 && i < columns && j < rows;
+    shortIn.push(isThere && Math.hypot(x2 - x1, y2 - y1) < SHORT ? j * columns + i : -1);
+    lines.push(x1, y1, x2, y2, half, heavy);
+  });
+  return { lines: Float64Array.from(lines), shortIn: Int32Array.from(shortIn) };
 });
 
 /** Lines of a drawing and texts that have their places, by the cells of a coarse grid over the screen. */
@@ -73,8 +88,8 @@ export class Obstacles {
 
   /** `texts`: where texts ask for a place, x, y, …; what stands far from all of them is not looked at. */
   constructor({ width, height }: Camera, texts: readonly number[]) {
-    this.columns = Math.max(1, Math.ceil(width / CELL));
-    this.rows = Math.max(1, Math.ceil(height / CELL));
+    this.columns = cellsOver(width);
+    this.rows = cellsOver(height);
     const cells = (): number[][] => Array.from({ length: this.columns * this.rows }, () => []);
     this.lineCells = cells();
     this.boxCells = cells();
@@ -95,8 +110,10 @@ export class Obstacles {
   }
 
   /** The same of lines that are found already. */
-  addLines(lines: Float64Array): void {
-    for (let at = 0; at < lines.length; at += LINE) {
+  addLines({ lines, shortIn }: KnownLines): void {
+    for (let k = 0, at = 0; k < shortIn.length; k++, at += LINE) {
+      const cell = shortIn[k]!;
+      if (cell >= 0 && this.wanted[cell] === 0) continue;
       this.keeps.half = lines[at + 4]!;
       this.keeps.heavy = lines[at + 5]!;
       this.addLine(lines[at]!, lines[at + 1]!, lines[at + 2]!, lines[at + 3]!, this.keeps);
