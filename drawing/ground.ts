@@ -11,15 +11,20 @@ export type Ground = Omit<View, (typeof OF_RESULTS)[number]>;
 
 const IGNORED: ReadonlySet<string> = new Set(OF_RESULTS);
 
-const isView = (one: unknown): one is Record<string, unknown> => typeof one === 'object' && one !== null && 'projection' in one;
+const isView = (one: unknown): one is object => typeof one === 'object' && one !== null && 'projection' in one;
 
 /** Whether two arguments are one; of views, whether they show the same ground. */
 export function sameGround(one: unknown, other: unknown): boolean {
   if (Object.is(one, other)) return true;
   if (!isView(one) || !isView(other)) return false;
-  const keys = Object.keys(one).filter((key) => !IGNORED.has(key));
-  return (
-    keys.every((key) => Object.is(one[key], other[key])) &&
-    Object.keys(other).every((key) => IGNORED.has(key) || key in one || other[key] === undefined)
-  );
+  return sameFields(one, other, IGNORED);
+}
+
+const NOTHING: ReadonlySet<string> = new Set();
+
+/** Whether two objects have the same values, but for some of them; what one of them lacks is undefined. */
+export function sameFields(one: object, other: object, ignored = NOTHING): boolean {
+  const [a, b] = [one, other] as Record<string, unknown>[];
+  const isSame = (key: string): boolean => ignored.has(key) || Object.is(a![key], b![key]);
+  return Object.keys(one).every(isSame) && Object.keys(other).every(isSame);
 }

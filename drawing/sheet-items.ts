@@ -1,5 +1,7 @@
 import { once } from '@rigid-beam/core/once';
 import type { Model } from '@rigid-beam/core/model/model';
+import { isRange } from '@rigid-beam/core/combinations/outcome';
+import { isLine } from '@rigid-beam/core/results/quantities';
 import { isReadAhead } from '@rigid-beam/core/results/readings';
 import type { LetGo, Solution } from '@rigid-beam/core/results/results';
 import { actingFactors } from './acting-factors';
@@ -19,7 +21,7 @@ import { drawnMembers, nearness, NOTHING_HIDDEN, type DrawnMember } from './geom
 import { governingItems } from './governing-items';
 import { gridLineItems } from './grid-line-items';
 import { mitresOf } from './mitres';
-import { sameGround, type Ground } from './ground';
+import { sameFields, sameGround, type Ground } from './ground';
 import { influenceItems } from './influence-items';
 import { kinkLabels } from './kink-labels';
 import { loadItems } from './load-items';
@@ -65,7 +67,7 @@ export function sheetParts(model: Model, solution: Solution | undefined, view: V
   if (view.cut) return [part(bodyDrawn(model, solution, view, view.cut))];
   if (view.faded.size > 0) return [part(forward(model, solution, view))];
   const shown = solution?.outcomes[view.outcome] ? solution : undefined;
-  const diagram = shown ? diagramParts(model, shown, view) : NO_DIAGRAM;
+  const diagram = shown ? lookedAt(model, shown, view) : NO_DIAGRAM;
   const also = shown ? besides(model, shown, view) : [];
   const under = [
     ...gridLineItems(model, view),
@@ -78,7 +80,6 @@ export function sheetParts(model: Model, solution: Solution | undefined, view: V
     ...(view.loads === 'none' ? [] : loadItems(model, actingFactors(model, shown, view.outcome), view)),
     ...(shown && view.resultant ? resultantItems(model, shown, view) : []),
     ...also,
-    ...diagram.items,
   ];
   const bent = shown && view.deflected && !isDeflection(view.quantity) ? deflectionOf(model, shown, view) : undefined;
   const structure = structureItems(model, view, { ...diagram, letGo: shown?.letGo?.[view.outcome] });
@@ -88,7 +89,7 @@ export function sheetParts(model: Model, solution: Solution | undefined, view: V
     ...(shown && view.reactions ? reactionItems(model, shown, view.outcome, view) : []),
   ];
   const kept = together(structure, bent ? deflected(bent.solution, model, view, bent.outcome, bent.factor) : NOTHING, supports);
-  return [part(under), { items: kept, isKept: true }, part(over)];
+  return [part(under), { items: diagram.items, isKept: isSteady(shown, view) }, { items: kept, isKept: true }, part(over)];
 }
 
 const NOTHING: readonly Item[] = [];
@@ -178,6 +179,25 @@ interface DiagramParts {
   readonly items: readonly Item[];
 }
 const NO_DIAGRAM: DiagramParts = { items: [] };
+
+/** Diagrams that were looked at last stay, so that one goes back and forth between them at once. */
+const LOOKED_AT = 4;
+const known = new WeakMap<Solution, { readonly model: Model; readonly view: View; readonly parts: DiagramParts }[]>();
+
+/** Whether a diagram is of numbers that stand in the solution: what is read ahead, or by and by, would be shown as it was. */
+const isSteady = (solution: Solution | undefined, { quantity, outcome }: View): boolean =>
+  solution !== undefined && quantity !== 'none' && isLine(quantity) && !isRange(solution.outcomes[outcome]!);
+
+function lookedAt(model: Model, solution: Solution, view: View): DiagramParts {
+  if (!isSteady(solution, view)) return diagramParts(model, solution, view);
+  const all = known.get(solution) ?? [];
+  known.set(solution, all);
+  const at = all.findIndex((one) => one.model === model && sameFields(one.view, view));
+  const one = at < 0 ? { model, view, parts: diagramParts(model, solution, view) } : all.splice(at, 1)[0]!;
+  all.push(one);
+  if (all.length > LOOKED_AT) all.shift();
+  return one.parts;
+}
 
 /** What shows the chosen quantity: of a structure that carries by tension and compression the members themselves, as bars; else diagrams. */
 function diagramParts(model: Model, solution: Solution, view: View): DiagramParts {

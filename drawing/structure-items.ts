@@ -25,8 +25,8 @@ interface Shown {
 /** Members as heavy lines, rigid arms, hinges and other freed ends in their textbook symbols, nodes as small dots. */
 export function structureItems(model: Model, view: View, { bars, areColoured = false, letGo }: Shown = {}): readonly Item[] {
   // In a large structure diagrams would be threads under dark members.
-  const recedes = view.quantity !== 'none' && !bars && isCrowded(model, view);
-  return structureOn(model, view, recedes, areColoured, bars, letGo);
+  const weight = view.quantity !== 'none' && !bars && isCrowded(model, view) ? 'receding' : 'full';
+  return structureOn(model, view, weight, areColoured ? 'coloured' : 'plain', bars, letGo);
 }
 
 const structureOn = once(drawnStructure, sameGround);
@@ -34,8 +34,8 @@ const structureOn = once(drawnStructure, sameGround);
 function drawnStructure(
   model: Model,
   view: Ground,
-  recedes: boolean,
-  areColoured: boolean,
+  strength: 'receding' | 'full',
+  colour: 'coloured' | 'plain',
   ...[bars, letGo]: [bars: ReadonlyMap<number, Bar> | undefined, letGo: LetGo | undefined]
 ): readonly Item[] {
   const items: Item[] = [];
@@ -45,7 +45,8 @@ function drawnStructure(
     model.space === 'plane' ? drawnMembers(model, view) : [...drawnMembers(model, view)].sort((a, b) => a.depth - b.depth);
   const onPlane = planeTest(model, view);
   // Members that are drawn in the colour of a value are lines within it.
-  const isColoured = areColoured && !view.solids;
+  const isColoured = colour === 'coloured' && !view.solids;
+  const recedes = strength === 'receding';
   const isSlack = new Set(letGo?.slack);
   const openAt = (member: number, end: MemberEnd): readonly EndFreedom[] =>
     (letGo?.open ?? []).flatMap((one) => (one.member === member && one.end === end ? [one.freedom] : []));

@@ -163,10 +163,13 @@ const differenceDrawn = once((solution: Solution, drawn: EditorState['drawn']): 
   results: { ...drawn.results!, solution },
 }));
 
+const ALONE: View['together'] = [];
+
 /** What is drawn beside: all share a scale. */
 export function togetherOf(state: EditorState): View['together'] {
   const { root, at } = seenFrom.get(state) ?? { root: state, at: undefined };
   const others = [...(at === undefined ? [] : [root]), ...statesBeside(root).filter((_, i) => i !== at)];
+  if (others.length === 0) return ALONE;
   return others.flatMap((other) => {
     const hasDiagram = isOn(other.stage, other.switches, 'diagram');
     const isOther = other.drawn !== state.drawn;

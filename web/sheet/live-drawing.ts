@@ -225,7 +225,7 @@ export class LiveDrawing {
         this.owner.from().isTurning ? [] : paperItems(model, projection, this.owner.from().camera, this.owner.from().workPlane()),
         ...this.parts.map(({ items }) => items),
       ],
-      kept: this.parts.find(({ isKept }) => isKept)?.items,
+      kept: this.parts.findLast(({ isKept }) => isKept)?.items,
       placed: this.placed,
       underlay: model.underlay,
       projection,

@@ -103,8 +103,11 @@ export function paintLists(
 function paintPaths(context: CanvasRenderingContext2D, list: DisplayList, camera: Camera, palette: Palette): void {
   let open: Path | undefined;
   let count = 0;
+  let inked: Path | undefined;
   const finish = (): void => {
-    if (open) ink(context, open, palette);
+    if (open && inked && sameStyle(open, inked)) again(context, open);
+    else if (open) ink(context, open, palette);
+    inked = open ?? inked;
     open = undefined;
     count = 0;
   };
@@ -119,6 +122,7 @@ function paintPaths(context: CanvasRenderingContext2D, list: DisplayList, camera
     count++;
   }
   finish();
+  context.globalAlpha = 1;
 }
 
 /** Without a graphics processor a path of hundreds of lines takes several times as long as the same lines in small paths. */
@@ -181,7 +185,12 @@ function ink(context: CanvasRenderingContext2D, path: Path, palette: Palette): v
     context.setLineDash(path.dash ? [...path.dash] : []);
     context.stroke();
   }
-  context.globalAlpha = 1;
+}
+
+/** As the last one. */
+function again(context: CanvasRenderingContext2D, path: Path): void {
+  if (path.fill) context.fill();
+  if (path.stroke) context.stroke();
 }
 
 function paintLabels(context: CanvasRenderingContext2D, placed: readonly PlacedLabel[], palette: Palette): void {

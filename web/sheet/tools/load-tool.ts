@@ -193,7 +193,7 @@ export class LoadTool implements Tool {
   }
 
   /** The true arrows on the true member, before anything is put. */
-  private shown(loads: readonly Load[], { kind, id }: Target, model: Model): Item[] {
+  private shown(loads: readonly Load[], { kind, id }: Target, model: Model): readonly Item[] {
     // A panel is carried by members that it has to find.
     const members = kind === 'panel' ? model.members : kind === 'member' ? model.members.filter((one) => one.id === id) : [];
     const ends = new Set(kind === 'node' ? [id] : members.flatMap(({ start, end }) => [start, end]));
