@@ -45,6 +45,8 @@ export class Painter {
   private layer: { readonly of: DisplayList; readonly camera: Camera; canvas?: HTMLCanvasElement } | undefined;
   /** The camera that the still picture was painted for. */
   private painted: Camera | undefined;
+  /** The sheet itself shows the still picture and nothing else, which is copied as soon as something else has to be shown. */
+  private isBare = false;
   private decoded: { readonly address: string; readonly image?: HTMLImageElement } | undefined;
 
   constructor(
@@ -77,16 +79,26 @@ export class Painter {
   /** The picture has changed by more than its place. */
   forget(): void {
     this.painted = undefined;
+    this.isBare = false;
   }
 
   /** `next`: where the next picture will be another one, keeping this one would only cost time. */
   show(picture: Picture, next: 'another' | 'the same', marks: DisplayList): void {
     const { camera } = picture;
-    if (next === 'another') this.paintOn(this.context, picture);
-    else {
+    if (next === 'another') {
+      if (this.isBare) this.forget();
+      this.paintOn(this.context, picture);
+    } else {
+      const still = this.still.getContext('2d', { alpha: false })!;
       if (!this.painted) {
-        this.paintOn(this.still.getContext('2d', { alpha: false })!, picture, this.ratio, this.layerOf(picture));
         this.painted = camera;
+        this.isBare = marks.length === 0;
+        this.paintOn(this.isBare ? this.context : still, picture, this.ratio, this.layerOf(picture));
+        if (this.isBare) return;
+      } else if (this.isBare) {
+        still.setTransform(1, 0, 0, 1, 0, 0);
+        still.drawImage(this.canvas, 0, 0);
+        this.isBare = false;
       }
       this.layStill(this.painted, camera);
     }
