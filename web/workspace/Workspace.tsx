@@ -8,7 +8,7 @@ import { inverted } from '@rigid-beam/core/model/selecting';
 import { ChangeFold } from '../stages/geometry/ChangeFold';
 import { Card, useHasCard } from '../cards/Card';
 import { SheetMenu } from '../commands/SheetMenu';
-import { STEP_KEYS, stepSection } from '../editor/catalogue/step-section';
+import { stepSection } from '../editor/catalogue/step-section';
 import { selectChosen } from '../editor/chosen';
 import { Editor } from '../editor/editor';
 import type { Sent } from '../editor/opened';
@@ -19,14 +19,14 @@ import { PaperDialog } from '../paper/PaperDialog';
 import type { SheetController } from '../sheet/controller';
 import { Sheet } from '../sheet/Sheet';
 import { TitleBlock } from '../sheet/TitleBlock';
-import { isPlaceKey } from '../sheet/tools/point-cursor';
 import { FileDialog } from '../taking/FileDialog';
 import { Hold } from '../ui/Hold';
-import { trace, TRACE_KEY } from '../workings/trace';
+import { trace } from '../workings/trace';
 import { ExpressionsContext, type Expressions } from '../ui/expressions';
 import { SteppingContext } from '../ui/stepping';
 import { Beginnings } from './Beginnings';
 import { HeadStrip } from './HeadStrip';
+import { meaningOfKey, type KeyMeaning, type KeyPlace } from './key-meaning';
 import { LowerPanel } from './LowerPanel';
 import { Notices } from './Notices';
 import { StoredPicture } from './StoredPicture';
@@ -277,62 +277,68 @@ function SideContent({ sheet }: { readonly sheet: SheetController | undefined })
 
 const otherChoices = (controller: SheetController) => <SheetMenu controller={controller} />;
 
-/** Undo and redo everywhere but in a text that is being typed; all other keys go to the tool in hand. */
-function useShortcuts(sheet: SheetController | undefined): void {
-  const editor = useEditor();
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      // What lies over the page keeps all keys.
-      if (editor.state.dialog) return;
-      const typing = event.target instanceof HTMLInputElement && event.target.type === 'text';
-      if ((event.ctrlKey || event.metaKey) && !typing && (event.key.toLowerCase() === 'z' || event.key.toLowerCase() === 'y')) {
-        event.preventDefault();
-        if (event.key.toLowerCase() === 'y' || event.shiftKey) editor.redo();
-        else editor.undo();
-        return;
-      }
-      // Controls keep their own keys; the drawing and its items pass theirs on.
-      const onSheet =
-        event.target === document.body ||
-        (event.target instanceof HTMLElement && event.target.closest('[aria-label="Sheet"]') !== null);
-      // No button has a use for all; a list that selects has one of its own.
-      const meansAll = onSheet || (event.target instanceof HTMLButtonElement && !event.target.closest(OWN_ALL));
-      if (!typing && meansAll && (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'a') {
-        event.preventDefault();
-        const { tool } = sheet?.store.getState() ?? {};
-        if (tool?.all) return tool.all();
-        selectChosen(editor, inverted(editor.state.model, { nodes: [], members: [] }));
-        return;
-      }
-      if (!typing && onSheet && event.key === PANEL_KEY && !event.ctrlKey && !event.metaKey) {
-        event.preventDefault();
-        editor.show({ panel: editor.state.panel === 'open' ? 'folded' : 'open' });
-        return;
-      }
-      if (!typing && onSheet && event.key === TRACE_KEY && !event.ctrlKey && !event.metaKey && editor.state.stage === 'results') {
-        const refused = trace(editor);
-        if (refused !== undefined) editor.refuse(refused);
-        return;
-      }
-      if (!typing && onSheet && (event.key === '[' || event.key === ']')) {
-        sheet?.view.nextPlane(event.key === ']' ? 1 : -1);
-        return;
-      }
-      if (!typing && onSheet && Object.values(STEP_KEYS).includes(event.key) && !sheet?.store.getState().tool.takesPlaces) {
-        if (stepSection(editor, event.key === STEP_KEYS.heavier ? 'heavier' : 'lighter') === undefined) event.preventDefault();
-        return;
-      }
-      // A tool is in hand and a place is typed: no control has a use for its first character.
-      const isPlace = sheet?.store.getState().tool.takesPlaces && isPlaceKey(event);
-      if (!typing && (onSheet || event.key === 'Escape' || isPlace) && sheet?.key(event)) event.preventDefault();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [editor, sheet]);
+/** Where on the page a key was pressed. */
+function placeOf(target: EventTarget | null): KeyPlace {
+  if (target instanceof HTMLInputElement && target.type === 'text') return 'text';
+  const isOnSheet =
+    target === document.body || (target instanceof HTMLElement && target.closest('[aria-label="Sheet"]') !== null);
+  if (isOnSheet) return 'sheet';
+  return target instanceof HTMLButtonElement && !target.closest(OWN_ALL) ? 'button' : 'elsewhere';
 }
 
 /** What has rows of its own that all can be meant of, or stands over the page. */
 const OWN_ALL = '[role=grid], [role=treegrid], [role=listbox], [role=menu], [role=dialog], table';
 
-/** Folds the side panel away and brings it back. */
-const PANEL_KEY = 'q';
+/** Does what a key means; returns whether nobody else has a use for it. */
+function act(meaning: KeyMeaning, event: KeyboardEvent, editor: Editor, sheet: SheetController | undefined): boolean {
+  switch (meaning) {
+    case 'undo':
+      editor.undo();
+      return true;
+    case 'redo':
+      editor.redo();
+      return true;
+    case 'all': {
+      const { tool } = sheet?.store.getState() ?? {};
+      if (tool?.all) tool.all();
+      else selectChosen(editor, inverted(editor.state.model, { nodes: [], members: [] }));
+      return true;
+    }
+    case 'fold the panel':
+      editor.show({ panel: editor.state.panel === 'open' ? 'folded' : 'open' });
+      return true;
+    case 'trace': {
+      const refused = trace(editor);
+      if (refused !== undefined) editor.refuse(refused);
+      return false;
+    }
+    case 'next plane':
+    case 'previous plane':
+      sheet?.view.nextPlane(meaning === 'next plane' ? 1 : -1);
+      return false;
+    case 'heavier section':
+    case 'lighter section':
+      return stepSection(editor, meaning === 'heavier section' ? 'heavier' : 'lighter') === undefined;
+    case 'for the tool':
+      return sheet?.key(event) ?? false;
+    case 'nothing':
+      return false;
+  }
+}
+
+function useShortcuts(sheet: SheetController | undefined): void {
+  const editor = useEditor();
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      const { dialog, stage } = editor.state;
+      // What lies over the page keeps all keys.
+      if (dialog) return;
+      const { key, ctrlKey, metaKey, altKey, shiftKey } = event;
+      const pressed = { key, ctrlKey, metaKey, altKey, shiftKey, at: placeOf(event.target), stage };
+      const meaning = meaningOfKey({ ...pressed, takesPlaces: sheet?.store.getState().tool.takesPlaces ?? false });
+      if (act(meaning, event, editor, sheet)) event.preventDefault();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [editor, sheet]);
+}

@@ -23,7 +23,7 @@ export interface PointWish {
 const PLACE = WORDS.notation;
 
 /** Whether a key begins a place or a way that is typed. */
-export const isPlaceKey = (event: KeyboardEvent): boolean =>
+export const isPlaceKey = (event: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'altKey'>): boolean =>
   /^[\d.(t-]$/.test(event.key) && !event.ctrlKey && !event.metaKey && !event.altKey;
 
 /** Where a tool points: led by the pointer, by arrow keys from one step of the grid to the next, or typed. */
