@@ -5,7 +5,6 @@ import styled from 'styled-components';
 import { remedyOfWarning } from '@rigid-beam/core/analysis/warning-remedies';
 import type { Notice } from '@rigid-beam/core/model/notice';
 import type { Mechanism } from '@rigid-beam/core/kinematics/mechanism';
-import type { Subject } from '@rigid-beam/drawing/display-list';
 import type { Clash } from '../editor/slices/document';
 import { useEditor, useEditorState } from '../editor/use-editor';
 import type { SheetController } from '../sheet/controller';
@@ -13,6 +12,7 @@ import { OfferSlip } from '../sheet/OfferSlip';
 import { shownPlace } from '../sheet/swing';
 import { otherGrade, type Brought } from '../editor/brought';
 import { Button, PlainButton, Row, Select } from '../ui/controls';
+import { harmIn, heldStill, subjectOf, toldOf } from './told';
 import { notices as WORDS } from './words';
 
 const Tray = styled.div`
@@ -109,9 +109,7 @@ export function Notices({ sheet }: { readonly sheet: SheetController | undefined
   const brought = useEditorState((state) => state.brought);
   const proposal = useEditorState((state) => state.proposal);
   const storage = useEditorState((state) => state.storage);
-  const hinders = results && results.status !== 'solved' ? results.notices.filter(({ severity }) => severity === 'error') : [];
-  const waits = hinders.length > 0 && hinders.every(({ code }) => code === 'no-members' || code === 'no-support');
-  const warnings = results?.notices.filter(({ severity }) => severity === 'warning') ?? [];
+  const { hinders, tone, warnings } = toldOf(results);
 
   return (
     <Tray>
@@ -160,7 +158,7 @@ export function Notices({ sheet }: { readonly sheet: SheetController | undefined
         </Slip>
       )}
       {hinders.length > 0 && (
-        <Slip role="status" data-tone={waits ? 'attention' : 'fault'} data-testid="hindrance">
+        <Slip role="status" data-tone={tone} data-testid="hindrance">
           {proposal?.isUnstable && (
             <Asked>
               <p>{WORDS.notKept(proposal.label)}</p>
@@ -233,14 +231,11 @@ function Mechanisms({ mechanisms }: { readonly mechanisms: readonly Mechanism[] 
   const editor = useEditor();
   const shown = useEditorState(shownPlace);
   const found = useEditorState(({ remedies, settled }) => (remedies?.model === settled.model ? remedies.mechanisms : undefined));
-  const harmful = mechanisms.flatMap((mechanism, place) => (mechanism.harmless ? [] : [{ ...mechanism, place }]));
+  const harmful = harmIn(mechanisms);
   return (
     <ul>
-      {harmful.slice(0, MANY).map(({ description, freedoms, members, place }, i) => {
+      {harmful.slice(0, MANY).map(({ description, subjects, place }, i) => {
         const remedies = found?.[place]?.remedies ?? [];
-        const nodes = [...new Set(freedoms.map(({ node }) => node))];
-        const subjects: Subject[] =
-          nodes.length > 0 ? nodes.map((id) => ({ kind: 'node', id })) : members.map((id) => ({ kind: 'member', id }));
         const show = (): void => {
           editor.select(subjects);
           editor.showMotion(place);
@@ -279,38 +274,23 @@ function Mechanisms({ mechanisms }: { readonly mechanisms: readonly Mechanism[] 
   );
 }
 
-/** Stages in which one asks what holds the structure. */
-const ABOUT_HOLDING = ['supports', 'results'];
-
 /** What is free to move, but moved by no load, and therefore held still: a quiet note, whose motions can be shown. */
 function Held() {
   const editor = useEditor();
   const results = useEditorState((state) => state.settled.results);
   const stage = useEditorState((state) => state.stage);
   const isShown = useEditorState(({ shownMotion }) => shownMotion === 'held');
-  const notes =
-    results?.status === 'solved'
-      ? results.notices.filter(({ code, severity }) => code === 'mechanism' && severity === 'note')
-      : [];
-  if (notes.length === 0 || !ABOUT_HOLDING.includes(stage)) return null;
+  const notes = heldStill(results, stage);
+  if (notes.length === 0) return null;
   return (
     <Quiet data-testid="held">
-      {notes
-        .slice(0, MANY)
-        .map(({ message }) => message)
-        .join(' ')}
+      {notes.slice(0, MANY).join(' ')}
       {notes.length > MANY && WORDS.sentenceAndMore(notes.length - MANY)}{' '}
       <PlainButton aria-pressed={isShown} onPress={() => editor.showMotion(isShown ? undefined : 'held')}>
         {isShown ? WORDS.hide : WORDS.show}
       </PlainButton>
     </Quiet>
   );
-}
-
-/** A subject as a notice names it, as a thing on the sheet. */
-function subjectOf(words: string): Subject[] {
-  const [, kind, id] = /^(node|member|load) (.+)$/.exec(words) ?? [];
-  return (kind === 'node' || kind === 'member' || kind === 'load') && id !== undefined ? [{ kind, id }] : [];
 }
 
 function Conflict({ since }: { readonly since: readonly { readonly label: string }[] }) {

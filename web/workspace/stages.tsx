@@ -12,6 +12,7 @@ import { SupportChecks } from '../stages/SupportChecks';
 import { SupportsBench } from '../stages/SupportsBench';
 import type { Command } from '../commands/command';
 import type { SheetController } from '../sheet/controller';
+import { isOnlyMissing } from './told';
 import { stages as WORDS } from './words';
 
 type Found = Pick<Results, 'status' | 'notices'> | undefined;
@@ -80,7 +81,7 @@ export const stages: readonly Stage[] = [
     standing: (_model, found) =>
       found?.status === 'solved'
         ? { count: 'solved', figure: '', mark: 'order' }
-        : { count: 'none', figure: '', mark: found && !isEmpty(found) ? 'attention' : 'empty' },
+        : { count: 'none', figure: '', mark: found && !found.notices.every(isOnlyMissing) ? 'attention' : 'empty' },
   },
 ];
 
@@ -94,10 +95,6 @@ export const stageCommands: readonly Command[] = stages.map(({ id, words }) => (
     return undefined;
   },
 }));
-
-/** Whether nothing but a structure is missing. */
-const isEmpty = ({ notices }: NonNullable<Found>): boolean =>
-  notices.every(({ code }) => code === 'no-members' || code === 'no-support');
 
 const isFaulty = (found: Found, ...codes: readonly string[]): boolean =>
   found?.notices.some(({ code, severity }) => severity === 'error' && codes.includes(code)) ?? false;
