@@ -1,13 +1,6 @@
 'use client';
 
-import {
-  alongAxis,
-  memberAxis,
-  structureAxis,
-  withAxes,
-  type AxisKey,
-  type CalledAxis,
-} from '@rigid-beam/core/quantities/axis-names';
+import { alongAxis } from '@rigid-beam/core/quantities/axis-names';
 import { axialStiffness } from '@rigid-beam/core/sections/axial-stiffness';
 import { loadComponents, withComponent, type LoadComponent } from '@rigid-beam/core/model/loads/components';
 import { isArea, type AreaLoad } from '@rigid-beam/core/model/loads/area/area';
@@ -15,15 +8,14 @@ import { barsOf } from '@rigid-beam/core/model/loads/bars';
 import { compoundKinds, isCompound } from '@rigid-beam/core/model/loads/compound';
 import { changedLike } from '@rigid-beam/core/model/loads/changed-like';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
-import type { Load, Model } from '@rigid-beam/core/model/model';
+import type { Load } from '@rigid-beam/core/model/model';
 import type { LoadPhrase } from '@rigid-beam/core/phrases/phrase';
 import { namedPhraseOf } from '@rigid-beam/core/phrases/named-phrase';
 import { phraseOfLoad } from '@rigid-beam/core/phrases/phrase-of-load';
 import { targetOfLoad } from '@rigid-beam/core/phrases/phrase-target';
 import { ALL_DIGITS, phraseWords } from '@rigid-beam/core/phrases/phrase-words';
 import { saidLoad, type SaidLoad } from '@rigid-beam/core/phrases/said-load';
-import type { DimensionName } from '@rigid-beam/core/quantities/dimension';
-import { unitOf, type DisplayUnits } from '@rigid-beam/core/quantities/display';
+import { unitOf } from '@rigid-beam/core/quantities/display';
 import { chosenOf } from '../editor/chosen';
 import { useDisplay, useEditor, useEditorState, useModel } from '../editor/use-editor';
 import { placeWords } from '../sheet/describe-items';
@@ -36,10 +28,8 @@ import { TextLine } from '../ui/TextLine';
 import { LoadActions } from './LoadActions';
 import { TrainParts } from './TrainParts';
 import { loadCard as WORDS } from './words';
+import { axisOf, inAxes, labelOf, measured, placesSaid } from './load-fields';
 import { shapeOf } from '@rigid-beam/core/model/loads/member-shape';
-import { showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
-
-type Stretched = Extract<Load, { readonly from: object }>;
 
 /** Loads of one kind in full, by the first of them: size, direction in all components, and where it lies. A change is made to all. */
 export function LoadCard({ loads, sheet }: { readonly loads: readonly Load[]; readonly sheet: SheetController | undefined }) {
@@ -282,63 +272,10 @@ const POSITIONS = [
   { id: 'length', text: WORDS.asLengthsFromTheStart },
 ];
 
-const inAxes = (load: Stretched, axes: string): Load => ({ ...load, axes: axes as NonNullable<Stretched['axes']> });
-
-/** A position keeps its number only where it means the same: the whole length does. */
-function measured(load: Stretched, measure: 'ratio' | 'length'): Load {
-  const { at: _, ...from } = load.from;
-  const { at: __, ...to } = load.to;
-  return { ...load, measure, from, to };
-}
-
-const KINDS: Readonly<Record<string, string>> = {
-  f: WORDS.force,
-  m: WORDS.couple,
-  w: WORDS.intensity,
-  u: WORDS.settlement,
-  r: WORDS.rotation,
-};
-const NAMES: Readonly<Record<string, string>> = {
-  uniform: WORDS.temperature,
-  gradientY: WORDS.gradientAlongY,
-  gradientZ: WORDS.gradientAlongZ,
-  elongation: WORDS.tooLongBy,
-};
-
-/** By what the axes of a component are called. */
-interface Called {
-  readonly space: Model['space'];
-  readonly display: DisplayUnits;
-}
-
-/** The axis that a component is along or about; undefined of what has none. A couple of the plane turns as it is seen. */
-function axisOf(key: string, own: string, { space, display }: Called): CalledAxis | undefined {
-  const axis = /^(?:[fmwur]([xyz])|gradient([YZ]))$/.exec(key);
-  if (!axis) return undefined;
-  const named = (axis[1] ?? axis[2]!).toLowerCase() as AxisKey;
-  const called = own || axis[2] ? memberAxis(display, named) : structureAxis(display, named);
-  return space === 'plane' && named === 'z' && called.sign < 0 ? { letter: '', sign: 1 } : called;
-}
-
-function labelOf(key: string, own: string, dimension: DimensionName, called: Called): string {
-  if (key === 'at') return dimension === 'length' ? WORDS.fromTheStart : WORDS.partOfTheLength;
-  const name = NAMES[key];
-  if (name !== undefined) return withAxes(name, called.display);
-  const { letter } = axisOf(key, own, called) ?? { letter: key.slice(1) };
-  return `${KINDS[key.charAt(0)] ?? key}${letter && ` ${own}${letter}`}`;
-}
-
-/** Places on a member, said the other way than they are stored: lengths as parts, parts as lengths. */
+/** Places on a member, said the other way than they are stored. */
 function Places({ load }: { readonly load: Load }) {
   const display = useDisplay();
   const model = useEditorState((state) => state.model);
-  const length = 'member' in load ? shapeOf(model, load.member)?.length : undefined;
-  const all = load.type === 'point' ? [load.at] : load.type === 'line' ? [load.from.at ?? 0, load.to.at] : [];
-  const isLength = 'measure' in load && load.measure === 'length';
-  if (length === undefined || all.length === 0) return null;
-  const words = all.map((at) => {
-    const metres = at === undefined ? length : isLength ? at : at * length;
-    return isLength ? showNumber(metres / length, 4) : showQuantity(metres, display.length, 4);
-  });
-  return <Hint className="number">{isLength ? WORDS.asParts(words.join(', ')) : WORDS.asLengths(words.join(', '))}</Hint>;
+  const words = placesSaid(load, 'member' in load ? shapeOf(model, load.member)?.length : undefined, display);
+  return words === undefined ? null : <Hint className="number">{words}</Hint>;
 }

@@ -6,7 +6,6 @@ import { showQuantity } from '@rigid-beam/core/quantities/show';
 import { withEnd, withGap } from '@rigid-beam/core/model/member-ends';
 import { placeOfMember } from '@rigid-beam/core/model/place-names';
 import { lengthOf, placesOf } from '@rigid-beam/core/model/places';
-import { runOf } from '@rigid-beam/core/model/runs';
 import { outlineLoops } from '@rigid-beam/core/sections/outline';
 import { giveRelative, relativeWords } from '@rigid-beam/core/sections/relative';
 import { STEP_KEYS, stepSection } from '../editor/catalogue/step-section';
@@ -29,11 +28,9 @@ import { HandCheck } from './HandCheck';
 import { MemberReading } from './MemberReading';
 import { openTowards } from './section/open-towards';
 import { Orientation } from './section/Orientation';
+import { eachChanged, sharedBy, spanOf } from './member-edits';
 import { useRun } from './use-run';
 import { memberCard as WORDS, memberReading as READING } from './words';
-
-/** Members of a selection that are looked through for a run. */
-const LONGEST_RUN = 200;
 
 const BEHAVIOUR_WORDS: Record<(typeof behaviours)[number], string> = {
   frame: WORDS.frame,
@@ -64,40 +61,20 @@ export function MemberCard({
 
   /** One edit for all that are selected: the first one's change is made to each. */
   const change = (update: (member: Member) => Member): void => {
-    const intents = members.map(
-      (member) => ({ type: 'put', list: 'members', entry: { ...update(member) }, key: member.id }) as const,
-    );
-    editor.edit(intents.length === 1 ? intents[0]! : { type: 'batch', intents, label: WORDS.changeMembers(members.length) });
+    editor.edit(eachChanged(members, update, WORDS.changeMembers(members.length)));
   };
   /** The same for what may let a structure move: it is tried before it is kept. */
   const release = (update: (member: Member) => Member, words: string): void => {
-    const intents = members.map(
-      (member) => ({ type: 'put', list: 'members', entry: { ...update(member) }, key: member.id }) as const,
-    );
-    editor.propose(intents.length === 1 ? intents[0]! : { type: 'batch', intents, label: words }, words);
+    editor.propose(eachChanged(members, update, words), words);
   };
-  /** What is the same of all has a value to show; what differs is said to. */
-  const shared = <K extends 'section' | 'material'>(key: K): string =>
-    members.every((member) => member[key] === first[key]) ? first[key] : '';
   const choices = (list: 'sections' | 'materials', value: string) => [
     ...(value === '' ? [{ id: '', text: WORDS.differ }] : []),
     ...model[list].map(({ id }) => ({ id, text: id })),
   ];
-  const [ownSection, ownMaterial] = [shared('section'), shared('material')];
-  const behaviour = members.every((member) => (member.behaviour ?? 'frame') === (first.behaviour ?? 'frame'))
-    ? (first.behaviour ?? 'frame')
-    : '';
+  const { section: ownSection, material: ownMaterial, behaviour } = sharedBy(members);
   const places = placesOf(model);
   const length = lengthOf(first, places);
-  // Members that follow each other span together.
-  const isRun =
-    members.length > 1 &&
-    members.length <= LONGEST_RUN &&
-    runOf(
-      model,
-      members.map(({ id }) => id),
-    ) !== undefined;
-  const span = isRun ? members.reduce((sum, member) => sum + lengthOf(member, places), 0) : length;
+  const span = spanOf(model, members, places);
 
   const what = (
     <Hint>
@@ -188,12 +165,7 @@ export function MemberCard({
           shape={section?.shape}
           places={places}
           change={change}
-          preview={(update) => {
-            const intents = members.map(
-              (member) => ({ type: 'put', list: 'members', entry: { ...update(member) }, key: member.id }) as const,
-            );
-            editor.preview({ type: 'batch', intents });
-          }}
+          preview={(update) => editor.preview(eachChanged(members, update, WORDS.changeMembers(members.length)))}
           mirror={() => editor.edit({ type: 'turnRound', members: members.map(({ id }) => id) })}
           openTowards={() => {
             if (sheet)

@@ -9,9 +9,6 @@ import {
   type AxisKey,
   type CalledAxis,
 } from '@rigid-beam/core/quantities/axis-names';
-import { axisOfComponent, forceComponent, inComponentOrder, movementComponent } from '@rigid-beam/core/tables/results/components';
-import type { Component, Effect } from '@rigid-beam/core/influence/effect';
-import { isHeld } from '@rigid-beam/core/influence/read-effect';
 import { InfluenceButton } from './InfluenceButton';
 import {
   isTranslation,
@@ -24,14 +21,7 @@ import {
   type Translation,
 } from '@rigid-beam/core/model/model';
 import { pushing } from '@rigid-beam/core/model/one-way';
-import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { axisNames } from '@rigid-beam/core/model/point';
-import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
-import { quiet, sizesOf } from '@rigid-beam/core/results/noise';
-import { responseOf } from '@rigid-beam/core/results/sums';
-import { membersAt, turnedAlong, type Meeting } from '@rigid-beam/core/model/support-along';
-import { turnOf } from '@rigid-beam/core/model/support-axes';
-import { kindOf, supportKindsOf, supportOf } from '@rigid-beam/core/model/support-kinds';
 import { actingIndex } from '../editor/editor-state';
 import { settledSolution, useDisplay, useEditor, useEditorState, useModel } from '../editor/use-editor';
 import { placeOfNode } from '@rigid-beam/core/model/place-names';
@@ -42,6 +32,8 @@ import { placeText } from '@rigid-beam/core/model/parameters/place';
 import { QuantityField } from '../ui/QuantityField';
 import { Table } from '../ui/Table';
 import { Fold } from '../ui/Fold';
+import { directionsOf, settlementOf, supportChoices, supportEdit, turnedTo, withRestraint } from './node-edits';
+import { movementRows } from './movement-rows';
 import { WhereFrom } from './WhereFrom';
 import { NodeReading } from './NodeReading';
 import { memberReading as READING, nodeCard as WORDS } from './words';
@@ -53,20 +45,10 @@ export function NodeCard({ nodes }: { readonly nodes: readonly ModelNode[] }) {
   const display = useDisplay();
   const node = nodes[0]!;
   const support = model.supports.find((one) => one.node === node.id);
-  const kind = support ? (kindOf(support, model.space) ?? 'other') : 'none';
-  const choices = [
-    { id: 'none', text: WORDS.noSupport },
-    ...supportKindsOf(model.space).map(({ id, text }) => ({ id, text: withAxes(text, display) })),
-    ...(kind === 'other' ? [{ id: 'other', text: WORDS.withSpringsOrOther }] : []),
-  ];
+  const { kind, choices } = supportChoices(model, node.id, display);
   const choose = (id: string): void => {
-    const intents = nodes.flatMap(({ id: name }): Intent[] => {
-      const before = model.supports.find((one) => one.node === name);
-      if (id !== 'none') return [{ type: 'put', list: 'supports', entry: { ...supportOf(id, name, before, model.space) } }];
-      return before ? [{ type: 'remove', list: 'supports', keys: [name] }] : [];
-    });
-    if (intents.length > 0)
-      editor.propose(intents.length === 1 ? intents[0]! : { type: 'batch', intents, label: WORDS.supportNodes(nodes.length) });
+    const intent = supportEdit(model, nodes, id);
+    if (intent) editor.propose(intent);
   };
   const move = (to: { readonly x?: number; readonly y?: number; readonly z?: number }): boolean =>
     editor.edit({
@@ -152,11 +134,7 @@ function SupportDetails({ support }: { readonly support: Support }) {
   const display = useDisplay();
   const space = useModel().space;
   const put = (entry: Support): void => editor.propose({ type: 'put', list: 'supports', entry: { ...entry } });
-  const setFreedom = (freedom: Freedom, restraint: Restraint): void => {
-    const set = { ...support, [freedom]: restraint };
-    // What does not hold does not push.
-    put(restraint === 'free' && isTranslation(freedom) ? pushing(set, freedom, undefined) : set);
-  };
+  const setFreedom = (freedom: Freedom, restraint: Restraint): void => put(withRestraint(support, freedom, restraint));
   const translation = `${display.force}/${display.length}`;
   return (
     <Stack>
@@ -238,14 +216,8 @@ interface DirectionsProps {
 /** Along what a support holds: the global axes, turned about Z, or a member of its node. */
 function Directions({ support, put }: DirectionsProps) {
   const model = useModel();
-  const meeting = membersAt(model, support.node).slice(0, MOST_MEMBERS);
+  const { meeting, value } = directionsOf(model, support);
   const { angle: _, axes, ...along } = support;
-  const isAlong = (one: Meeting): boolean => {
-    const [own, other] = [turnOf(support), turnOf(turnedAlong(support, one, model.space))];
-    return (own ?? IDENTITY).every((part, i) => Math.abs(part - (other ?? IDENTITY)[i]!) < 1e-9);
-  };
-  const turned = axes || support.angle ? meeting.find(isAlong) : undefined;
-  const value = turned ? `along ${turned.id}` : axes ? 'own' : 'global';
   return (
     <Columns>
       <Select
@@ -257,9 +229,8 @@ function Directions({ support, put }: DirectionsProps) {
         ]}
         value={value}
         onChange={(id) => {
-          const member = meeting.find((one) => id === `along ${one.id}`);
-          if (member) put(turnedAlong(support, member, model.space));
-          else if (id === 'global') put(along);
+          const turned = turnedTo(model, support, id);
+          if (turned) put(turned);
         }}
       />
       {!axes && (
@@ -276,22 +247,13 @@ function Directions({ support, put }: DirectionsProps) {
   );
 }
 
-const IDENTITY = Float64Array.of(1, 0, 0, 0, 1, 0, 0, 0, 1);
-/** Members of a node that are offered. */
-const MOST_MEMBERS = 12;
-
 function Settlement({ support }: { readonly support: Support }) {
   const editor = useEditor();
   const model = useModel();
   const display = useDisplay();
   const acting = model.cases[useEditorState(actingIndex)];
   if (!acting) return null;
-  const load = model.loads.find(
-    ({ type, case: id, ...one }) => type === 'settlement' && 'node' in one && one.node === support.node && id === acting.id,
-  );
-  const holds = (['ux', 'uy', 'uz'] as const).filter(
-    (freedom) => support[freedom] === 'fixed' || (typeof support[freedom] === 'number' && support[freedom] > 0),
-  );
+  const { load, holds } = settlementOf(model, support, acting);
   if (holds.length === 0) return null;
   const nameOf = (freedom: Freedom): CalledAxis => structureAxis(display, freedom.charAt(1) as AxisKey);
   // In the axes of the support, which are small letters where they are its own.
@@ -302,10 +264,10 @@ function Settlement({ support }: { readonly support: Support }) {
         <QuantityField
           key={freedom}
           label={WORDS.settles(isTurned ? nameOf(freedom).letter.toLowerCase() : nameOf(freedom).letter, acting.id)}
-          value={load?.type === 'settlement' ? alongAxis(nameOf(freedom), load[freedom] ?? 0) : 0}
+          value={load ? alongAxis(nameOf(freedom), load[freedom] ?? 0) : 0}
           dimension="length"
           unit={display.deflection}
-          place={load?.type === 'settlement' ? placeText('loads', load.id, freedom) : undefined}
+          place={load ? placeText('loads', load.id, freedom) : undefined}
           isTurned={nameOf(freedom).sign < 0}
           onCommit={(value) => {
             const next = {
@@ -320,59 +282,22 @@ function Settlement({ support }: { readonly support: Support }) {
   );
 }
 
-/** How a node moves, or what its support exerts, and what of it an influence line is of. */
-interface MovementRow {
-  readonly name: string;
-  readonly value: string;
-  readonly unit: string;
-  readonly effect: Exclude<Effect, { kind: 'along' }>;
-}
-
 function Movement({ id }: { readonly id: string }) {
   const display = useDisplay();
   const solution = useEditorState(settledSolution);
   const outcome = useEditorState(actingIndex);
-  const linear = solution && responseOf(solution, outcome);
-  const index = solution?.structure.names.nodes.indexOf(id) ?? -1;
-  if (!solution || !linear || index < 0) return null;
-  const { active } = solution.structure;
-  const isPlane = active.length < 6;
-  const order = inComponentOrder(active, display);
-  const rows: MovementRow[] = order.map((k) => {
-    const effect: MovementRow['effect'] = { kind: 'movement', node: index, component: k as Component };
-    const axis = axisOfComponent(k, display);
-    const amount = alongAxis(movementComponent(k, active, display), linear.displacements[6 * index + k]!);
-    if (k < 3)
-      return {
-        name: WORDS.movesAlong(axis.letter),
-        value: showNumber(inUnit(amount, display.deflection)),
-        unit: display.deflection,
-        effect,
-      };
-    return { name: isPlane ? WORDS.turns : WORDS.turnsAbout(axis.letter), value: showNumber(amount * 1e3), unit: 'mrad', effect };
-  });
-  if (solution.supported[index]) {
-    const sizes = sizesOf(solution, outcome);
-    for (const k of order) {
-      const axis = axisOfComponent(k, display);
-      const unit = k < 3 ? display.force : display.moment;
-      const name = k < 3 ? WORDS.reaction(axis.letter) : isPlane ? WORDS.couple : WORDS.coupleAbout(axis.letter);
-      const size = k < 3 ? sizes.force : sizes.couple;
-      const amount = alongAxis(forceComponent(k, active, display), quiet(linear.reactions[6 * index + k]!, size));
-      const effect: MovementRow['effect'] = { kind: 'reaction', node: index, component: k as Component };
-      rows.push({ name, value: showNumber(inUnit(amount, unit)), unit, effect });
-    }
-  }
+  const rows = solution && movementRows(solution, outcome, solution.structure.names.nodes.indexOf(id), display);
+  if (!rows) return null;
   return (
     <>
       <PanelSubtitle>{WORDS.inCase(solution.outcomes[outcome]!.id)}</PanelSubtitle>
       <Table>
         <tbody>
-          {rows.map(({ name, value, unit, effect }) => (
+          {rows.map(({ name, value, unit, effect, hasInfluence }) => (
             <tr key={name}>
               <td>{name}</td>
               <td>
-                {effect.kind === 'movement' || isHeld(solution.structure, index, effect.component) ? (
+                {hasInfluence ? (
                   <InfluenceButton structure={solution.structure} effect={effect}>
                     {value}
                   </InfluenceButton>
