@@ -7,7 +7,6 @@ import { useEditor, useEditorState } from '../editor/use-editor';
 import { EdgeLooks } from './EdgeLooks';
 import { FloatingField, TypedStep } from './FloatingField';
 import { Canvas } from './Canvas';
-import { followPixels } from './follow-pixels';
 import { SheetController } from './controller';
 import { PanesBeside, PaneTag } from './PanesBeside';
 import { SheetItems } from './SheetItems';
@@ -71,13 +70,11 @@ export function Sheet({ onReady, menu }: SheetProps) {
     const made = new SheetController(editor, canvas.current!, (sheet) => new SelectTool(sheet));
     setController(made);
     onReady(made);
-    const fit = (): void => {
+    const observer = new ResizeObserver(() => {
       const { clientWidth, clientHeight } = frame.current!;
       made.resize(clientWidth, clientHeight, window.devicePixelRatio || 1);
-    };
-    const observer = new ResizeObserver(fit);
+    });
     observer.observe(frame.current!);
-    const leavePixels = followPixels(fit);
     const theme = new MutationObserver(() => made.recolour());
     theme.observe(document.documentElement, { attributes: true, attributeFilter: ['data-appearance'] });
     const dark = window.matchMedia('(prefers-color-scheme: dark)');
@@ -85,7 +82,6 @@ export function Sheet({ onReady, menu }: SheetProps) {
     dark.addEventListener('change', recolour);
     return () => {
       observer.disconnect();
-      leavePixels();
       theme.disconnect();
       dark.removeEventListener('change', recolour);
       made.close();
