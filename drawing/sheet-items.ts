@@ -35,11 +35,15 @@ import { SKETCHED } from './level-of-detail';
 import { isBars, isDeflection, type View } from './view';
 
 /** The whole drawing of a model: (model, solution, view) → display list, from back to front. */
-export const sheetItems = (model: Model, solution: Solution | undefined, view: View): Item[] => {
+export const sheetItems = (model: Model, solution: Solution | undefined, view: View): Item[] =>
+  itemsOf(sheetParts(model, solution, view));
+
+/** All items of a drawing in parts; one by one, since there are thousands of them. */
+export function itemsOf(parts: readonly SheetPart[]): Item[] {
   const items: Item[] = [];
-  for (const part of sheetParts(model, solution, view)) for (const item of part.items) items.push(item);
+  for (const part of parts) for (const item of part.items) items.push(item);
   return items;
-};
+}
 
 /** A part of a drawing; where it is kept, the very same list comes again as long as it shows the same. */
 export interface SheetPart {

@@ -110,7 +110,7 @@ async function chosen(page) {
     for (const name of some) times.push(await choose(name));
     return times.sort((x, y) => x - y)[Math.floor(times.length / 2)];
   };
-  // N, V, T and M; one more lets those that were looked at first be forgotten.
+  // N, V, T and M: more than a drawing keeps, so that none of them is known when its turn comes again.
   const six = names.slice(0, 6);
   await all(six);
   return { first: await all(six), again: await all([4, 5, 4, 5, 4, 5].map((k) => six[k])) };

@@ -12,9 +12,10 @@ export interface SolvedQuantity {
 
 const NOTICEABLE = { force: 1, moment: 1, length: 1e-6, stress: 1e3 };
 
-/** What is read of a solution: the numbers of cases and sums alone, or the extremes of each quantity as well, stresses too. */
+/** The numbers of cases and sums alone, or the extremes of each quantity as well, stresses too. */
 export type Depth = 'numbers' | 'everything';
 
+/** What can be read of a solution, so deeply. */
 export function solvedQuantities(solution: Solution, depth: Depth): SolvedQuantity[] {
   const read = depth === 'everything' ? [...lineQuantities, ...derivedQuantities] : [];
   const members = solution.structure.names.members.map((_, m) => m);

@@ -19,7 +19,8 @@ import lintel from '../../examples/lintel.rbm.json';
 import type { EditorState } from '../editor/editor-state';
 import { placing } from '../commands/placing';
 import { fitted } from './framing';
-import { itemsIn, viewOf } from './view-of';
+import { itemsOf } from '@rigid-beam/drawing/sheet-items';
+import { partsIn, viewOf } from './view-of';
 
 const STAGES = ['geometry', 'sections', 'supports', 'loads', 'combinations', 'results'];
 /** What is left for the sheet of a window of 1280 × 800 and of one of 1024 × 700. */
@@ -57,7 +58,7 @@ function sheetOf(model: Model, results: Results, stage: string, [width, height]:
   const projection = model.space === 'plane' ? ELEVATION : lookFrom(LOOKS.corner.round, LOOKS.corner.height);
   const seen = { projection, hidden: NOTHING_HIDDEN };
   const drawn = (camera: Camera) => {
-    const items = itemsIn(state, viewOf(state, seen, undefined, camera.scale, 'still'), 'still');
+    const items = itemsOf(partsIn(state, viewOf(state, seen, undefined, camera.scale, 'still'), 'still'));
     return { items, placed: placeLabels(items, camera, roughMeasure) };
   };
   const camera = fitted(state, seen, { x: 0, y: 0, scale: 1, width, height }, drawn);

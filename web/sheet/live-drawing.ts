@@ -10,7 +10,7 @@ import { colouredOf } from '@rigid-beam/drawing/coloured-items';
 import { inkOf } from '@rigid-beam/drawing/diagram-items';
 import { movingItems } from '@rigid-beam/drawing/moving-items';
 import { deflectionOf } from '@rigid-beam/drawing/drawn-scale';
-import type { SheetPart } from '@rigid-beam/drawing/sheet-items';
+import { itemsOf, type SheetPart } from '@rigid-beam/drawing/sheet-items';
 import { isOn } from '@rigid-beam/drawing/stage-view';
 import { LARGE } from '@rigid-beam/drawing/level-of-detail';
 import type { Drawn } from './framing';
@@ -256,14 +256,13 @@ export class LiveDrawing {
   }
 
   private itemsFrom(camera: Camera, given: 'turning' | 'still', state?: EditorState): Item[] {
-    return this.partsFrom(camera, given, state).flatMap(({ items }) => items);
+    return itemsOf(this.partsFrom(camera, given, state));
   }
 
   private rebuild(): void {
     const { camera } = this.owner.from();
     this.parts = this.partsFrom(camera, this.owner.from().isTurning ? 'turning' : 'still');
-    this.items = [];
-    for (const { items } of this.parts) for (const item of items) this.items.push(item);
+    this.items = itemsOf(this.parts);
     this.placed = placeLabelsIn(this.parts, camera, this.painter.measure);
     this.painter.forget();
     this.stale = false;

@@ -102,8 +102,3 @@ export function partsIn({ drawn }: EditorState, view: View, look: 'turning' | 's
   return parts.map(({ items, isKept }) => ({ items: isKept ? keptQuiet(items) : withoutSmallTalk(items), isKept }));
 }
 const keptQuiet = once((items: readonly Item[]) => withoutSmallTalk(items));
-
-/** All of it as one display list. */
-export function itemsIn(state: EditorState, view: View, look: 'turning' | 'still'): Item[] {
-  return partsIn(state, view, look).flatMap(({ items }) => items);
-}

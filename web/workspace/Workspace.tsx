@@ -326,6 +326,7 @@ function act(meaning: KeyMeaning, event: KeyboardEvent, editor: Editor, sheet: S
   }
 }
 
+/** Keys of the page, wherever the focus is. */
 function useShortcuts(sheet: SheetController | undefined): void {
   const editor = useEditor();
   useEffect(() => {

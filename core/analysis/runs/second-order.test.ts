@@ -78,4 +78,30 @@ describe('second order', () => {
       expect.stringMatching(/^U: .* 0\.556 of them/),
     ]);
   });
+
+  test('whichever outcome leads on to the next, each is what it is alone, and what is beyond is refused', () => {
+    const h = 6;
+    const one = mast(16, h, (Math.PI ** 2 * EI) / (4 * h * h), 1e3);
+    const sum = (G: number, W = 1): Model['combinations'][number] => ({ id: `${G} ${W}`, type: 'sum', factors: { G, W } });
+    // Under a mast that stands on its own, with no wind, nothing pushes: only its factor tells that it cannot stand.
+    const [light, heavy, beyond, still] = [sum(0.2), sum(0.9), sum(1.3), sum(1.3, 0)];
+    const of = (...combinations: Model['combinations']) =>
+      solve({ ...one, combinations, analysis: { secondOrder: { of: 'combinations' } } });
+    const alone = [light, heavy].map((each) => sway(of(each).solution!, each.id, 16));
+    expect(alone[1]! / alone[0]!).toBeGreaterThan(5);
+    for (const order of [
+      [light, heavy],
+      [heavy, light],
+    ]) {
+      const { solution } = of(...order);
+      [light, heavy].forEach(({ id }, i) => expect(sway(solution!, id, 16) / alone[i]!).toBeCloseTo(1, 8));
+    }
+    for (const bad of [beyond, still]) {
+      const { status, notices } = of(light, bad, heavy);
+      expect(status).toBe('invalid');
+      expect(notices.map(({ message }) => message)).toEqual([
+        expect.stringMatching(new RegExp(`^${bad.id}: .* 0\\.769 of them`)),
+      ]);
+    }
+  });
 });

@@ -49,9 +49,9 @@ export function displaced(
     leading.factor = pressing.lastFactor;
     return response;
   };
-  const soon = isOfUse ? found(factor) : 'beyond';
-  // What began with the factor of another knows no forces under which it stood, to go back to.
-  return typeof soon === 'string' ? found(undefined) : soon;
+  const soon = isOfUse ? found(factor) : undefined;
+  // What began with the factor of another knows no forces under which it stood, to go back to: only a factor of its own says that there is none.
+  return soon && typeof soon !== 'string' ? soon : found(undefined);
 }
 
 function settled(
