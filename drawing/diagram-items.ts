@@ -1,19 +1,14 @@
 import { isRange } from '@rigid-beam/core/combinations/outcome';
 import { diagramOf } from '@rigid-beam/core/results/diagram';
-import type { Stretch } from '@rigid-beam/core/results/envelope';
 import { evaluate } from '@rigid-beam/core/results/polynomial';
-import { isLine, quantityTable } from '@rigid-beam/core/results/quantities';
-import { isReadByPlace, pieceOf, valueIn } from '@rigid-beam/core/results/read';
-import { memberReader } from '@rigid-beam/core/results/read-quantity';
-import { readingOf } from '@rigid-beam/core/results/readings';
+import { quantityTable } from '@rigid-beam/core/results/quantities';
+import { pieceOf, valueIn } from '@rigid-beam/core/results/read';
 import type { Solution } from '@rigid-beam/core/results/results';
-import { VERTEX, verticesFor, worldPath, type Ink, type Item } from './display-list';
+import { worldPath, type Ink, type Item } from './display-list';
 import { pointOn, type DrawnMember } from './geometry';
-import { boundOf, rangesOf, samplesOf, signRuns, type Samples } from './samples';
-import { stretchesOn } from './stretches';
-import { isDeflection, isMoment, type MomentFace, type SheetQuantity, type View } from './view';
+import { bulgeOf } from './samples';
+import { isDeflection, isMoment, type MomentFace, type SheetQuantity } from './view';
 import type { Ground } from './ground';
-import { SKETCHED } from './level-of-detail';
 
 export const inkOf = (quantity: SheetQuantity, value: number): Ink =>
   quantityTable[quantity].negative === 'compression'
@@ -71,112 +66,6 @@ export interface Mitre {
 
 export const UPRIGHT: Mitre = { start: 0, end: 0 };
 
-/** The diagram of one member: for an envelope, and for what has a range at each place, the upper and the lower curve. */
-export function diagramItems(drawn: DrawnQuantity, member: DrawnMember, view: View, lean: Mitre = UPRIGHT): Item[] {
-  const { solution, outcome, quantity } = drawn;
-  const fine = samplesFor(member, view);
-  const drawnCurve = { ...drawn, member, lean };
-  const read = readingOf(solution, outcome)?.curves.get(quantity);
-  // Where trains stand is another question at each place: no stretch of a member has one polynomial.
-  if (!read && isReadByPlace(solution, outcome)) {
-    const points = memberReader(solution, outcome, member.index).curve(quantity) ?? [];
-    const xs = points.map(({ x }) => x);
-    const bounds = [points.map(({ max }) => max), points.map(({ min }) => min)];
-    return xs.length === 0 ? [] : bounds.flatMap((values) => curve({ xs, values }, drawnCurve, view));
-  }
-  if (!isLine(quantity)) {
-    const ranges = read
-      ? { max: boundOf(read, member.index, 1), min: boundOf(read, member.index, -1) }
-      : rangesOf(solution, outcome, member.index, quantity, fine);
-    if (!ranges || Number.isNaN(ranges.max.values[0])) return [];
-    const { isMagnitude } = quantityTable[quantity].derived!;
-    return [ranges.max, ...(isMagnitude ? [] : [ranges.min])].flatMap((samples) => curve(samples, drawnCurve, view));
-  }
-  if (!isRange(solution.outcomes[outcome]!)) {
-    const whole: Stretch[] = [{ from: 0, to: member.length, outcome }];
-    return curve(samplesOf(solution, member.index, whole, quantity, fine), drawnCurve, view);
-  }
-  const samples = (side: 1 | -1): Samples =>
-    read
-      ? boundOf(read, member.index, side)
-      : samplesOf(solution, member.index, stretchesOn(drawn, member.index, quantity, side), quantity, fine);
-  return ([1, -1] as const).flatMap((side) => curve(samples(side), drawnCurve, view));
-}
-
-/** Points of a curve over a member: one for every few pixels, so that a small picture of many members stays light. */
-const samplesFor = (member: DrawnMember, { scale }: View): number =>
-  Math.min(20, Math.max(4, Math.round((Math.hypot(member.x2 - member.x1, member.y2 - member.y1) * scale) / 7)));
-
-interface DrawnCurve extends DrawnQuantity {
-  readonly member: DrawnMember;
-  readonly lean: Mitre;
-}
-
-function curve(given: Samples, drawn: DrawnCurve, view: View): Item[] {
-  const { quantity, metresPerUnit, member, lean } = drawn;
-  const factor = drawnSide(drawn) * metresPerUnit;
-  const [nx, ny] = standsOn(member, quantity);
-  const leans = lean.start !== 0 || lean.end !== 0;
-  // A straight line between ordinates that lean differently is none.
-  const samples = leans ? finer(given, member.length / 8) : given;
-  const put = (vertices: Float64Array, vertex: number, x: number, value: number): void => {
-    const v = vertex * VERTEX;
-    const reach = factor * value;
-    const t = x / member.length;
-    const along = x + (leans ? reach * (lean.start * (1 - t) - lean.end * t) : 0);
-    vertices[v] = member.x1 + member.ex[0] * along + nx * reach;
-    vertices[v + 1] = member.y1 + member.ex[1] * along + ny * reach;
-  };
-  const style = quantityTable[quantity].line!;
-  const w = view.weight;
-  const dash = style.dash && { dash: style.dash.map((d) => d * w) };
-  return signRuns(samples).flatMap(({ xs, values }): Item[] => {
-    const last = xs.length - 1;
-    const ink = inkOf(
-      quantity,
-      values.reduce((sum, value) => sum + value, 0),
-    );
-    const vertices = verticesFor(xs.length + 2);
-    put(vertices, 0, xs[0]!, 0);
-    for (let i = 0; i <= last; i++) put(vertices, i + 1, xs[i]!, values[i]!);
-    put(vertices, last + 2, xs[last]!, 0);
-    // While something is in hand thin lines keep up better.
-    const width = view.detail === 'whole' ? 1.6 * w : 1;
-    const line: Item = { kind: 'path', vertices, stroke: ink, width, texts: 'rather beside', ...dash };
-    if (w < SKETCHED || view.detail === 'outline' || view.style === 'line') return [line];
-    const area: Item = { kind: 'path', vertices, closed: true, fill: ink, opacity: view.style === 'filled' ? 0.28 : 0.09 };
-    if (view.style === 'filled') return [area, line];
-    const spacing = style.spacing / view.scale;
-    const first = Math.ceil(xs[0]! / spacing);
-    const count = Math.ceil(xs[last]! / spacing) - first;
-    if (count <= 0) return [area, line];
-    const ordinates = verticesFor(2 * count);
-    for (let n = 0, i = 0; n < count; n++) {
-      const x = (first + n) * spacing;
-      while (i + 1 < last && xs[i + 1]! < x) i++;
-      const [a, b] = [xs[i]!, xs[i + 1]!];
-      put(ordinates, 2 * n, x, 0);
-      put(ordinates, 2 * n + 1, x, values[i]! + (b > a ? ((values[i + 1]! - values[i]!) * (x - a)) / (b - a) : 0));
-    }
-    return [area, line, { kind: 'path', parts: 2, vertices: ordinates, stroke: ink, width: 0.7, opacity: 0.55 }];
-  });
-}
-
-/** The same curve with points at least so close to each other. */
-function finer({ xs, values }: Samples, step: number): Samples {
-  const [x, v] = [[] as number[], [] as number[]];
-  xs.forEach((at, i) => {
-    const before = i === 0 ? at : xs[i - 1]!;
-    const count = Math.max(1, Math.ceil((at - before) / step));
-    for (let k = i === 0 ? count : 1; k <= count; k++) {
-      const t = k / count;
-      x.push(before + t * (at - before));
-      v.push(i === 0 ? values[0]! : values[i - 1]! + t * (values[i]! - values[i - 1]!));
-    }
-  });
-  return { xs: x, values: v };
-}
-
 /** Whether what is drawn is the line that the members take. */
 export const isLineDrawn = ({ solution, outcome, quantity }: Outcome & Pick<DrawnQuantity, 'quantity'>): boolean =>
   isDeflection(quantity) && !isRange(solution.outcomes[outcome]!);
@@ -211,15 +100,8 @@ export interface Deflected extends Outcome {
 }
 
 /** Pixels by which a straight line may miss a curve: less than anybody sees. */
-const UNSEEN = 0.3;
+export const UNSEEN = 0.3;
 const MOST_STEPS = 16;
-
-/** How far a polynomial can leave a straight line over a length: an eighth of the square of the length times the greatest second derivative. */
-function bulgeOf(c: Float64Array, length: number): number {
-  let bound = 0;
-  for (let k = 2; k < c.length; k++) bound += k * (k - 1) * Math.abs(c[k]!) * length ** k;
-  return bound / 8;
-}
 
 /** The deflected axis of a member, `factor` times larger than life. */
 export function deflectedPath(
@@ -233,7 +115,7 @@ export function deflectedPath(
   for (let k = diagram.first; k < diagram.end; k++) {
     const [from, to] = [diagram.from[k]!, diagram.to[k]!];
     const [u, v, w] = [pieceOf(diagram, k, 'u'), pieceOf(diagram, k, 'v'), pieceOf(diagram, k, 'w')];
-    const bulge = (bulgeOf(u, to - from) + bulgeOf(v, to - from) + bulgeOf(w, to - from)) * factor * view.scale;
+    const bulge = (bulgeOf(u, 0, 3, to - from) + bulgeOf(v, 0, 5, to - from) + bulgeOf(w, 0, 5, to - from)) * factor * view.scale;
     const steps = Math.min(MOST_STEPS, Math.max(1, Math.ceil(Math.sqrt(bulge / UNSEEN))));
     for (let i = 0; i <= steps; i++) {
       const s = ((to - from) * i) / steps;

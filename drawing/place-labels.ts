@@ -1,6 +1,7 @@
 import { screenX, screenY, type Camera } from './camera';
 import type { DisplayList, Label, LabelRole } from './display-list';
-import { linesOf, Obstacles, type Met, type TextBox } from './obstacles';
+import type { Met, TextBox } from './lines-by-cell';
+import { Obstacles } from './obstacles';
 
 /** Height of each kind of text, pixels. */
 export const TEXT_HEIGHT: Record<LabelRole, number> = { value: 12, extreme: 14.5, dimension: 12, name: 11, load: 12 };
@@ -52,13 +53,7 @@ export function placeLabelsIn(
     .map((label, order) => ({ label, order }))
     .sort((a, b) => b.label.rank - a.label.rank || a.order - b.order)
     .slice(0, MOST);
-  const obstacles = new Obstacles(
-    camera,
-    ranked.flatMap(({ label }) => placesAsked(label, camera)),
-  );
-  for (const { items, isKept } of parts)
-    if (isKept) obstacles.addLines(linesOf(items, camera));
-    else obstacles.addPaths(items, camera);
+  const obstacles = new Obstacles(parts, camera);
   for (const { left, top, width, height, angle } of before)
     obstacles.addBox({ x: left + width / 2, y: top + height / 2, width, height, angle });
   const placed: PlacedLabel[] = [];
@@ -74,18 +69,6 @@ export function placeLabelsIn(
     });
   }
   return placed;
-}
-
-/** Where a label asks for its place: beside its point, and along its line. */
-function placesAsked(label: Label, camera: Camera): number[] {
-  const beside = anchor(label, camera);
-  if (!label.along) return beside;
-  const [x1, y1, x2, y2] = label.along;
-  const along = [0, 0.25, 0.5, 0.75, 1].flatMap((t) => [
-    screenX(camera, x1 + t * (x2 - x1)),
-    screenY(camera, y1 + t * (y2 - y1)),
-  ]);
-  return [...beside, ...along];
 }
 
 /** Whether a label may have a place on the sheet. */

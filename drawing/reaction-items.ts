@@ -8,6 +8,8 @@ import { symbolPath, type Item, type Subject } from './display-list';
 import { FRONT } from './behind';
 import { drawnMembers, drawnNodes } from './geometry';
 import { seenPoint } from './projection';
+import { once } from '@rigid-beam/core/once';
+import { sameGround, type Ground } from './ground';
 import { planeTest } from './structure-items';
 import type { View } from './view';
 
@@ -64,7 +66,9 @@ function frontTest(
 }
 
 /** Towards which side of a node its members lie, radians: the arc of a couple is open there, so that none runs through it. */
-function openingsOf(model: Model, view: View): (id: string) => number {
+const openingsOf = once(findOpenings, sameGround);
+
+function findOpenings(model: Model, view: Ground): (id: string) => number {
   const sums = new Map<string, [number, number]>();
   const add = (id: string, x: number, y: number): void => {
     const sum = sums.get(id) ?? [0, 0];

@@ -16,17 +16,17 @@ const whole = [{ from: 0, to: 8, outcome: 0 }];
 
 describe('points of a diagram', () => {
   test('a curve has its steps and its tip, ascending; a straight line only its ends', () => {
-    const moment = samplesOf(solution, 0, whole, 'Mz', 7);
+    const moment = samplesOf(solution, 0, whole, 'Mz', { steps: 7, miss: 0 });
     expect(moment.xs).toHaveLength(9);
     expect(moment.xs).toEqual([...moment.xs].sort((a, b) => a - b));
     // 5/8 qL of the shear is carried by the clamp: the tip lies there, 9/128 qL² above.
     const tip = moment.xs.findIndex((x) => Math.abs(x - 5) < 1e-9);
     expect(moment.values[tip]).toBeCloseTo((9 / 128) * 1e3 * 64, 6);
-    expect(samplesOf(solution, 0, whole, 'Vy', 7).xs).toEqual([0, 8]);
+    expect(samplesOf(solution, 0, whole, 'Vy', { steps: 7, miss: 0 }).xs).toEqual([0, 8]);
   });
 
   test('are cut where the sign changes, on the axis, and nothing is left out', () => {
-    const runs = signRuns(samplesOf(solution, 0, whole, 'Mz', 12));
+    const runs = signRuns(samplesOf(solution, 0, whole, 'Mz', { steps: 12, miss: 0 }));
     expect(runs).toHaveLength(2);
     expect(runs[0]!.xs.at(-1)).toBe(runs[1]!.xs[0]);
     expect(runs[0]!.values.at(-1)).toBe(0);
@@ -35,7 +35,7 @@ describe('points of a diagram', () => {
 
   test('a force that is nothing has no curve', () => {
     const { solution: still } = solved(sketch({ nodes: [['1', 0, 0], ['2', 3, 0]], members: [['a', '1', '2']], supports: [pin('1'), roller('2')] })); // oxfmt-ignore
-    expect(signRuns(samplesOf(still, 0, [{ from: 0, to: 3, outcome: 0 }], 'Mz', 5))).toEqual([]);
+    expect(signRuns(samplesOf(still, 0, [{ from: 0, to: 3, outcome: 0 }], 'Mz', { steps: 5, miss: 0 }))).toEqual([]);
   });
 
   test('what is derived steps at a jump, also on a long member', () => {

@@ -1,9 +1,9 @@
-import { evaluate, stationary } from '@rigid-beam/core/results/polynomial';
+import { evaluate, stationary, type Window } from '@rigid-beam/core/results/polynomial';
 import { diagramOf } from '@rigid-beam/core/results/diagram';
 import type { BoundCurve } from '@rigid-beam/core/results/envelope-reading';
 import type { Stretch } from '@rigid-beam/core/results/envelope';
-import type { LineQuantity, Quantity } from '@rigid-beam/core/results/quantities';
-import { BESIDE, partsOf, pieceOf } from '@rigid-beam/core/results/read';
+import { degreeOf, isStored, offsetOf, type LineQuantity, type Quantity } from '@rigid-beam/core/results/quantities';
+import { BESIDE, partsOf } from '@rigid-beam/core/results/read';
 import { memberReader } from '@rigid-beam/core/results/read-quantity';
 import type { Solution } from '@rigid-beam/core/results/results';
 
@@ -13,28 +13,42 @@ export interface Samples {
   readonly values: readonly number[];
 }
 
+/** How closely a curve is followed. */
+export interface Fineness {
+  /** Steps of a piece at most. */
+  readonly steps: number;
+  /** By how much a straight line between two points may miss the curve, in its unit. */
+  readonly miss: number;
+}
+
 /** A part of the largest coefficient under which a curve counts as straight. */
 const STRAIGHT = 1e-9;
 
-/** The curve over the stretches of member m: both ends of what is straight, `fine` steps of what is not, and the tips of curves at their full size. */
+/** The curve over the stretches of member m: both ends of what is straight, steps of what is not, and the tips of curves at their full size. */
 export function samplesOf(
   solution: Solution,
   m: number,
   stretches: readonly Stretch[],
   quantity: LineQuantity,
-  fine: number,
+  fineness: Fineness,
 ): Samples {
   const samples = { xs: [] as number[], values: [] as number[] };
+  const degree = degreeOf(quantity);
   for (const { from, to, outcome } of stretches) {
     const diagram = diagramOf(solution, outcome, m);
+    const { coefficients, width } = diagram;
     for (let k = diagram.first; k < diagram.end; k++) {
       const [start, end] = [diagram.from[k]!, diagram.to[k]!];
-      const [begin, stop] = [Math.max(from, start), Math.min(to, end)];
-      if (stop > begin) addPiece(samples, pieceOf(diagram, k, quantity), { start, end, from: begin, to: stop }, fine);
+      const part = { start, end, from: Math.max(from, start), to: Math.min(to, end) };
+      if (!(part.to > part.from)) continue;
+      if (isStored(width, quantity))
+        addPiece(samples, { coefficients, at: k * width + offsetOf(quantity), degree }, part, fineness);
+      else addPiece(samples, NOTHING, part, fineness);
     }
   }
   return samples;
 }
+const NOTHING: Window = { coefficients: new Float64Array(1), at: 0, degree: 0 };
 
 /** The greatest and the least values of what is derived on member m: at `fine` steps of each piece, at both sides of a jump, and at the extremes. */
 export function rangesOf(
@@ -76,41 +90,53 @@ interface Drawn {
 
 function addPiece(
   { xs, values }: { readonly xs: number[]; readonly values: number[] },
-  c: Float64Array,
+  { coefficients, at, degree }: Window,
   { start, end, from, to }: Drawn,
-  fine: number,
+  { steps, miss }: Fineness,
 ): void {
-  const degree = c.length - 1;
-  const add = (x: number): void => {
-    xs.push(x);
-    values.push(evaluate(c, 0, degree, x - start));
-  };
-  const isStraight = straight(c, degree, to - from);
-  const count = isStraight ? 1 : fine;
-  const tips = isStraight ? [] : [...stationary(c, 0, degree, end - start)].filter((s) => s > 0 && s < end - start);
+  const bulge = bulgeOf(coefficients, at, degree, end - start) * ((to - from) / (end - start)) ** 2;
+  const size = Math.max(Math.abs(coefficients[at]!), degree > 0 ? Math.abs(coefficients[at + 1]!) * (to - from) : 0);
+  const isStraight = bulge <= miss || bulge <= STRAIGHT * size;
+  const count = isStraight ? 1 : Math.min(steps, Math.ceil(Math.sqrt(bulge / miss)));
+  const tips = isStraight ? NO_TIPS : stationary(coefficients, at, degree, end - start);
   let tip = 0;
   for (let i = 0; i <= count; i++) {
     const x = from + ((to - from) * i) / count;
-    while (tip < tips.length && start + tips[tip]! < x) {
-      // The tip of a curve is one of its points, so that the ordinate of an extreme is drawn at its full size.
-      if (start + tips[tip]! > from) add(start + tips[tip]!);
-      tip++;
+    // The tip of a curve is one of its points, so that the ordinate of an extreme is drawn at its full size.
+    for (; tip < tips.length && !(start + tips[tip]! >= x); tip++) {
+      const s = tips[tip]!;
+      if (!(s > 0 && s < end - start && start + s > from)) continue;
+      xs.push(start + s);
+      values.push(evaluate(coefficients, at, degree, s));
     }
-    add(x);
+    xs.push(x);
+    values.push(evaluate(coefficients, at, degree, x - start));
   }
 }
+const NO_TIPS = new Float64Array(0);
 
-function straight(c: Float64Array, degree: number, length: number): boolean {
-  const size = STRAIGHT * Math.max(Math.abs(c[0]!), Math.abs((c[1] ?? 0) * length));
-  for (let k = 2; k <= degree; k++) if (!(Math.abs(c[k]!) * length ** 2 < size || c[k] === 0)) return false;
-  return true;
+/** How far a polynomial can leave a straight line over a length: an eighth of the square of the length times the greatest second derivative. */
+export function bulgeOf(c: Float64Array, at: number, degree: number, length: number): number {
+  let bound = 0;
+  let power = length;
+  for (let k = 2; k <= degree; k++) {
+    power *= length;
+    bound += k * (k - 1) * Math.abs(c[at + k]!) * power;
+  }
+  return bound / 8;
 }
 
 /** Cuts a curve where its sign changes, so that each part has one colour; the cut lies on the axis. Parts that are nothing are left out. */
-export function signRuns({ xs, values }: Samples): Samples[] {
-  let size = 0;
-  for (const value of values) size = Math.max(size, Math.abs(value));
+export function signRuns(samples: Samples): readonly Samples[] {
+  const { xs, values } = samples;
+  let [least, greatest] = [0, 0];
+  for (const value of values) {
+    if (value < least) least = value;
+    else if (value > greatest) greatest = value;
+  }
+  const size = Math.max(-least, greatest);
   if (size === 0) return [];
+  if (least === 0 || greatest === 0) return [samples];
   const runs: Samples[] = [];
   let x: number[] = [];
   let v: number[] = [];

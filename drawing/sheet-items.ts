@@ -11,7 +11,8 @@ import { barLabels, barsOf, type Bar } from './axial-items';
 import { colouredItems, colouredOf } from './coloured-items';
 import { besidesBody, cutItems } from './cut-items';
 import type { DrawnCut } from './drawn-cut';
-import { deflectedPath, diagramItems, isLineDrawn } from './diagram-items';
+import { diagramOn } from './curve-items';
+import { deflectedPath, isLineDrawn } from './diagram-items';
 import { diagramLabels } from './diagram-labels';
 import { governingValues, largestOf } from './diagram-scale';
 import { dimensionItems } from './dimension-items';
@@ -223,11 +224,11 @@ function diagramParts(model: Model, solution: Solution, view: View): DiagramPart
     return { areColoured: true, items: [...colouredItems(coloured, members, largestOf(governing), view), ...said(members)] };
   const leans = mitresOf(model, drawn, members);
   const near = isCrowded(model, view) ? nearness(model, view) : undefined;
-  const outlines: View = { ...view, detail: 'outline' };
+  const [whole, outline] = [diagramOn(drawn, view), diagramOn(drawn, { ...view, detail: 'outline' })];
   const itemsOn = (member: DrawnMember, seen: 'whole' | 'outline'): Item[] =>
     isLineDrawn(drawn)
       ? [deflectedPath({ ...drawn, factor: drawn.metresPerUnit }, member, view, 'asked for')]
-      : diagramItems(drawn, member, seen === 'whole' ? view : outlines, leans.get(member.index));
+      : (seen === 'whole' ? whole : outline)(member, leans.get(member.index));
   const items = near
     ? inDepth(members.map((member) => ({ near: near(member.depth), items: (seen) => itemsOn(member, seen) })))
     : members.flatMap((member) => itemsOn(member, 'whole'));

@@ -28,6 +28,7 @@ import { Solutions } from './solutions';
 import { movedUnseen, stillThere, visibleOf } from './visible';
 import { suggestionFor } from './suggestion';
 import { takeSaid } from '../browser/said-of-file';
+import { Addresses } from './addresses';
 import { PageStore } from './page-store';
 import { StorageQueue, type StorageState, type UnsentEdit } from './storage';
 import { storedState, storedStep } from './stored';
@@ -40,6 +41,7 @@ export class Editor {
   private readonly own: StoreApi<EditorState>;
   /** The same state for what stands beside the sheet. */
   readonly page: PageStore<EditorState>;
+  private readonly addresses: Addresses;
   private readonly solutions: Solutions;
   private readonly queue: StorageQueue;
   private readonly readers: Readers;
@@ -56,6 +58,7 @@ export class Editor {
       remarks: takeSaid(opened.id),
     }));
     this.page = new PageStore(this.own);
+    this.addresses = new Addresses(this.page);
     const tell = (storage: StorageState): void => this.own.setState({ storage });
     this.queue = left?.queue ?? new StorageQueue(opened.id, opened.revision, tell);
     this.queue.follow(tell);
@@ -255,9 +258,9 @@ export class Editor {
       // A case or a quantity is of the results themselves.
       ...((place.acting ?? place.quantity) && { influence: undefined }),
     });
+    this.addresses.add(addressOfPlace(next));
     this.page.afterPaint();
     this.readers.follow();
-    if (addressOfPlace(next) !== window.location.search) window.history.pushState(null, '', addressOfPlace(next));
   }
 
   /** Has something shown in this stage, or not. */

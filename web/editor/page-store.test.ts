@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, expect, jest, test } from '@jest/globals';
 import { createStore } from 'zustand/vanilla';
+import { Addresses } from './addresses';
 import { PageStore } from './page-store';
 
 beforeEach(() => void jest.useFakeTimers());
@@ -44,4 +45,43 @@ test('what is pressed meets a page that has followed, drawn in one go; once that
   end();
   change(3, 'paste');
   expect([heard, page.isWaiting]).toEqual([[1], true]);
+});
+
+test('an address goes with the page: each place that one went to is a step, and the same place is none', () => {
+  const source = createStore(() => ({ count: 0 }));
+  const page = new PageStore(source);
+  const visited = ['?at=0'];
+  const addresses = new Addresses(page, { current: () => visited.at(-1)!, push: (address) => visited.push(address) });
+  const go = (count: number): void => {
+    page.wait();
+    source.setState({ count });
+    addresses.add(`?at=${count}`);
+  };
+  go(1);
+  go(2);
+  go(2);
+  expect(visited).toEqual(['?at=0']);
+  page.catchUp();
+  expect(visited).toEqual(['?at=0', '?at=1', '?at=2']);
+  source.setState({ count: 3 });
+  expect(visited).toHaveLength(3);
+});
+
+test('in a window that is seen the page follows behind the frame that shows what was painted', () => {
+  const frames: (() => void)[] = [];
+  Object.assign(globalThis, { requestAnimationFrame: (work: () => void) => frames.push(work), document: { hidden: false } });
+  const source = createStore(() => ({ count: 0 }));
+  const page = new PageStore(source);
+  page.wait();
+  source.setState({ count: 1 });
+  page.afterPaint();
+  const steps = [(): void => frames.shift()!(), (): void => void jest.advanceTimersByTime(70), (): void => frames.shift()!()].map(
+    (step) => {
+      step();
+      return page.store.getState().count;
+    },
+  );
+  jest.advanceTimersByTime(1);
+  expect([...steps, page.store.getState().count]).toEqual([0, 0, 0, 1]);
+  Object.assign(globalThis, { requestAnimationFrame: undefined, document: undefined });
 });

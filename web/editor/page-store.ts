@@ -1,7 +1,8 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
 
-/** Milliseconds after which the page follows in any case. */
+/** Milliseconds after which the page follows in any case: while nothing new is there to be drawn, and while that is being painted. */
 const LONGEST = 60;
+const PAINTED = 500;
 
 /** What is pressed, typed or pasted. */
 const INPUT = ['keydown', 'pointerdown', 'paste'] as const;
@@ -11,7 +12,7 @@ const INPUT = ['keydown', 'pointerdown', 'paste'] as const;
  * as long as solving. All of it is here, in three rules (docs/decisions/033):
  *
  * 1. `wait`: an edit or a choice begins. What changes from now on only the sheet sees.
- * 2. `afterPaint`: once the sheet is painted with it the page follows; in any case after some milliseconds.
+ * 2. `afterPaint`: once the sheet with it has come to the screen the page follows; in any case after some milliseconds.
  * 3. `beforeInput`: nobody acts on what is late. Before anything that is pressed or typed is heard, the page follows in one go.
  */
 export class PageStore<T extends object> {
@@ -30,17 +31,24 @@ export class PageStore<T extends object> {
   }
 
   wait(): void {
-    this.timer ??= setTimeout(() => this.catchUp(), LONGEST);
+    if (!this.isWaiting) this.waitFor(LONGEST);
   }
 
-  /** Does some work, then has the page follow, behind the next frame; at once where there are no frames, as in a window that nobody sees. */
+  private waitFor(milliseconds: number): void {
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => this.catchUp(), milliseconds);
+  }
+
+  /** Does some work, then has the page follow, behind the frame after the one that paints the sheet; at once where there are no frames, as in a window that nobody sees. */
   afterPaint(work: () => void = () => undefined): void {
     const follow = (): void => {
       work();
       this.catchUp();
     };
     if (typeof requestAnimationFrame === 'undefined' || document.hidden) return follow();
-    requestAnimationFrame(() => setTimeout(follow));
+    if (this.isWaiting) this.waitFor(PAINTED);
+    // The first frame paints. When the second begins its picture is on the screen, and need not wait for the page.
+    requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(follow)));
   }
 
   /** `inOneGo`: has what it does drawn before it returns (React's `flushSync`). Returns what ends it. */
