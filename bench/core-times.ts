@@ -65,10 +65,11 @@ const models: [string, Model, number][] = [
   ['space building of 1,056 members, 3 cases', spaceBuilding(5, 5, 11, 3), 9],
   ['space building of 10,582 members, 1 case', spaceBuilding(12, 12, 22, 1), 3],
 ];
-// `models FOLDER` writes the two space buildings as files for the sheet's own measurements.
+// `models FOLDER` writes the two space buildings as files, for their pages, and with more cases than a drawing keeps, for the sheet.
 const [what, folder = ''] = process.argv.slice(2);
 if (what === 'models') {
-  models.slice(-2).forEach(([, model], i) => writeFileSync(path.join(folder, `${i}.json`), JSON.stringify(model)));
+  const written = [...models.slice(-2).map(([, model]) => model), spaceBuilding(5, 5, 11, 6), spaceBuilding(12, 12, 22, 6)];
+  written.forEach((model, i) => writeFileSync(path.join(folder, `${i}.json`), JSON.stringify(model)));
   process.exit(0);
 }
 const rows = models.map(([name, model, runs]) => {

@@ -16,3 +16,21 @@ export function once<A extends object, B extends readonly unknown[], R>(
     return found;
   };
 }
+
+/** As `once`, with so many calls kept of each first argument: those that were asked for last. */
+export function latest<A extends object, B extends readonly unknown[], R>(
+  count: number,
+  find: (first: A, ...others: B) => R,
+  same: (a: unknown, b: unknown) => boolean = Object.is,
+): (first: A, ...others: B) => R {
+  const known = new WeakMap<A, { readonly others: B; readonly found: R }[]>();
+  return (first, ...others) => {
+    const all = known.get(first) ?? [];
+    known.set(first, all);
+    const at = all.findIndex((one) => one.others.every((other, i) => same(other, others[i])));
+    const one = at < 0 ? { others, found: find(first, ...others) } : all.splice(at, 1)[0]!;
+    all.push(one);
+    if (all.length > count) all.shift();
+    return one.found;
+  };
+}

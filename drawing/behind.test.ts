@@ -6,6 +6,7 @@ import { worldPath, type Item } from './display-list';
 import { drawnMembers, nearness } from './geometry';
 import { lookFrom, LOOKS } from './projection';
 import { sheetItems } from './sheet-items';
+import { tracePath } from './trace-path';
 import { labels, paths, solutionOf, view } from './test/demo';
 import { barsOf } from './axial-items';
 import { reactionItems } from './reaction-items';
@@ -89,4 +90,26 @@ test('of many supports in space those in front say their reactions; of a plane t
   expect(front).toBeGreaterThan(0);
   expect(front).toBeLessThan(many.supports.length / 2);
   expect(told(many, { ...seen, plane: { axis: 'z', at: 0 } })).toBe(7);
+});
+
+test('lines of one look that stand behind are a few paths, which draw each of them and nothing between them', () => {
+  const places = Array.from({ length: 23 }, (_, i) => i);
+  const drawn = inDepth(
+    places.map((i) => ({
+      near: 0.5,
+      items: () => [worldPath([i, 0, i, 1, i + 0.5, i % 3], { stroke: i % 2 ? 'shear' : 'moment' })],
+    })),
+  );
+  expect(drawn).toHaveLength(4);
+  const camera = { width: 0, height: 0, x: 0, y: 0, scale: 1 };
+  const lines: number[][] = [];
+  for (const path of paths(drawn))
+    tracePath(path, camera, {
+      moveTo: (x, y) => lines.push([x, -y]),
+      lineTo: (x, y) => lines.at(-1)!.push(x, -y),
+      closePath: () => lines.push([]),
+    });
+  const byPlace = lines.sort((a, b) => a[0]! - b[0]!).map((line) => line.map((value) => value + 0));
+  expect(byPlace).toEqual(places.map((i) => [i, 0, i, 1, i + 0.5, i % 3]));
+  for (const { stroke, vertices } of paths(drawn)) expect((vertices[0]! % 2 === 1 ? 'shear' : 'moment') === stroke).toBe(true);
 });

@@ -1,5 +1,5 @@
 import type { Model } from '@rigid-beam/core/model/model';
-import type { Item, Path } from './display-list';
+import { VERTEX, verticesFor, type Item, type Path } from './display-list';
 import { SHADES } from './level-of-detail';
 import type { Ground } from './ground';
 
@@ -32,7 +32,10 @@ interface Standing {
  * ordinates; what is selected stays. What is drawn alike follows each other, since it is painted in one go then.
  */
 export function inDepth(all: readonly Standing[]): Item[] {
-  const shades = Array.from({ length: SHADES + 1 }, () => LAYERS.map((): Item[] => []));
+  const shades = Array.from({ length: SHADES + 1 }, (_, shade) => ({
+    layers: LAYERS.map((): Item[] => []),
+    hairlines: new Hairlines(shade / SHADES),
+  }));
   const front = LAYERS.map((): Item[] => []);
   for (const { near, isSelected = false, items } of all) {
     if (near < FAR && !isSelected) continue;
@@ -40,35 +43,81 @@ export function inDepth(all: readonly Standing[]): Item[] {
       for (const item of items('whole')) front[layerOf(item)]!.push(item);
       continue;
     }
-    const shade = Math.min(SHADES, Math.max(0, Math.round(near * SHADES)));
+    const { layers, hairlines } = shades[Math.min(SHADES, Math.max(0, Math.round(near * SHADES)))]!;
     for (const item of items(isSelected ? 'whole' : 'outline')) {
-      const left = behind(item, shade / SHADES);
-      if (left) shades[shade]![layerOf(left)]!.push(left);
+      if (isSelection(item)) layers[layerOf(item)]!.push(item);
+      else if (item.kind === 'path' && isOutline(item)) hairlines.add(item);
     }
   }
   // Thousands of items, at every frame while something is in hand: one by one is several times as fast as flattening.
   const drawn: Item[] = [];
-  for (const layers of [...shades, front]) for (const layer of layers) for (const item of layer) drawn.push(item);
+  for (const { layers, hairlines } of shades) {
+    layers[layerOfLines]!.push(...hairlines.all());
+    for (const layer of layers) for (const item of layer) drawn.push(item);
+  }
+  for (const layer of front) for (const item of layer) drawn.push(item);
   return drawn;
 }
 
 /** From below to above: areas, what consists of many parts, lines, words. */
 const LAYERS = ['area', 'parts', 'line', 'words'] as const;
+const layerOfLines = LAYERS.indexOf('line');
 const layerOf = (item: Item): number => (item.kind === 'label' ? 3 : item.fill ? 0 : item.parts !== undefined ? 1 : 2);
 
 const isSelection = (item: Item): boolean => item.kind === 'path' && (item.stroke === 'selection' || item.fill === 'selection');
 
-/** What is left of an item that stands behind. */
-function behind(item: Item, shade: number): Item | undefined {
-  if (item.kind === 'label') return undefined;
-  if (isSelection(item)) return item;
-  if (!isOutline(item)) return undefined;
-  // A faint line is as well a hairline, which a browser draws several times as fast; texts stand on it as on the grid.
-  const opacity = (item.opacity ?? 1) * (0.06 + 0.5 * shade ** 2);
-  const texts = opacity > HINT ? 'rather beside' : 'over it';
-  const width = Math.min(1, item.width ?? 1);
-  const { vertices, stroke, closed, subject, depth } = item;
-  if (!stroke || closed || subject || depth !== undefined) return { ...item, width, dash: SOLID, opacity, texts };
-  // Nearly all of them, by the thousand: to spread them would take longer than all else.
-  return { kind: 'path', vertices, stroke, width, dash: SOLID, opacity, texts };
+/** So many lines are one path: without a graphics processor one of hundreds takes several times as long. */
+const TOGETHER = 10;
+
+const isAlike = (a: Path, b: Path): boolean => a.stroke === b.stroke && a.opacity === b.opacity && a.width === b.width;
+
+/** What is left of lines that stand behind, those of one ink and opacity together: there are thousands, and a path for each would cost more than all else. */
+class Hairlines {
+  private readonly paths: Path[] = [];
+  /** Lines of one look that wait for others. */
+  private readonly waiting: Path[][] = [];
+
+  constructor(private readonly shade: number) {}
+
+  add(item: Path): void {
+    const { stroke, closed, subject, depth, starts, opacity = 1, width = 1 } = item;
+    if (!stroke || closed || subject || starts || depth !== undefined) {
+      this.paths.push({ ...item, ...this.look(opacity, width) });
+      return;
+    }
+    for (const lines of this.waiting) {
+      if (!isAlike(lines[0]!, item)) continue;
+      lines.push(item);
+      if (lines.length === TOGETHER) this.join(lines.splice(0));
+      if (lines.length === 0) this.waiting.splice(this.waiting.indexOf(lines), 1);
+      return;
+    }
+    this.waiting.push([item]);
+  }
+
+  all(): readonly Path[] {
+    for (const lines of this.waiting.splice(0)) this.join(lines);
+    return this.paths;
+  }
+
+  private join(lines: readonly Path[]): void {
+    const { stroke, opacity = 1, width = 1 } = lines[0]!;
+    let count = 0;
+    for (const { vertices } of lines) count += vertices.length / VERTEX;
+    const vertices = verticesFor(count);
+    const starts: number[] = [];
+    let at = 0;
+    for (const { vertices: own } of lines) {
+      if (at > 0) starts.push(at / VERTEX);
+      // A few numbers: `set` takes longer than that.
+      for (let i = 0; i < own.length; i++) vertices[at++] = own[i]!;
+    }
+    this.paths.push({ kind: 'path', vertices, starts, stroke: stroke!, ...this.look(opacity, width) });
+  }
+
+  /** A faint line is as well a hairline, which a browser draws several times as fast; texts stand on it as on the grid. */
+  private look(opacity: number, width: number): Pick<Path, 'width' | 'dash' | 'opacity' | 'texts'> {
+    const left = opacity * (0.06 + 0.5 * this.shade ** 2);
+    return { width: Math.min(1, width), dash: SOLID, opacity: left, texts: left > HINT ? 'rather beside' : 'over it' };
+  }
 }

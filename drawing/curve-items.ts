@@ -146,7 +146,8 @@ function addRun(items: Item[], run: Samples, { ink, width, dash, area, spacing }
   ordinates.put(vertices, last + 2, xs[last]!, 0);
   const stroke = ink(sum);
   if (area !== undefined) items.push({ kind: 'path', vertices, closed: true, fill: stroke, opacity: area });
-  items.push({ kind: 'path', vertices, stroke, width, texts: 'rather beside', ...(dash && { dash }) });
+  const line = { kind: 'path', vertices, stroke, width, texts: 'rather beside' } as const;
+  items.push(dash ? { ...line, dash } : line);
   const hatching = spacing === undefined ? undefined : hatchingOf(run, spacing, ordinates);
   if (hatching) items.push({ kind: 'path', parts: 2, vertices: hatching, stroke, width: 0.7, opacity: 0.55 });
 }

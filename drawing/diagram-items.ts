@@ -1,10 +1,10 @@
 import { isRange } from '@rigid-beam/core/combinations/outcome';
 import { diagramOf } from '@rigid-beam/core/results/diagram';
 import { evaluate } from '@rigid-beam/core/results/polynomial';
-import { quantityTable } from '@rigid-beam/core/results/quantities';
-import { pieceOf, valueIn } from '@rigid-beam/core/results/read';
+import { isStored, offsetOf, quantityTable } from '@rigid-beam/core/results/quantities';
+import { valueIn } from '@rigid-beam/core/results/read';
 import type { Solution } from '@rigid-beam/core/results/results';
-import { worldPath, type Ink, type Item } from './display-list';
+import { VERTEX, verticesFor, type Ink, type Item } from './display-list';
 import { pointOn, type DrawnMember } from './geometry';
 import { bulgeOf } from './samples';
 import { isDeflection, isMoment, type MomentFace, type SheetQuantity } from './view';
@@ -103,6 +103,8 @@ export interface Deflected extends Outcome {
 export const UNSEEN = 0.3;
 const MOST_STEPS = 16;
 
+const [OF_U, OF_V, OF_W] = [offsetOf('u'), offsetOf('v'), offsetOf('w')];
+
 /** The deflected axis of a member, `factor` times larger than life. */
 export function deflectedPath(
   { solution, outcome, factor }: Deflected,
@@ -111,27 +113,34 @@ export function deflectedPath(
   strength: 'asked for' | 'besides',
 ): Item {
   const diagram = diagramOf(solution, outcome, member.index);
-  const points: number[] = [];
+  const { coefficients: c, width: stored, from: begins, to: ends } = diagram;
+  const { x1, y1, ex, ey, ez } = member;
+  const isInSpace = isStored(stored, 'w');
+  points.length = 0;
   for (let k = diagram.first; k < diagram.end; k++) {
-    const [from, to] = [diagram.from[k]!, diagram.to[k]!];
-    const [u, v, w] = [pieceOf(diagram, k, 'u'), pieceOf(diagram, k, 'v'), pieceOf(diagram, k, 'w')];
-    const bulge = (bulgeOf(u, 0, 3, to - from) + bulgeOf(v, 0, 5, to - from) + bulgeOf(w, 0, 5, to - from)) * factor * view.scale;
-    const steps = Math.min(MOST_STEPS, Math.max(1, Math.ceil(Math.sqrt(bulge / UNSEEN))));
-    for (let i = 0; i <= steps; i++) {
-      const s = ((to - from) * i) / steps;
-      const [x, y] = pointOn(member, from + s);
-      const [du, dv, dw] = [factor * evaluate(u, 0, 3, s), factor * evaluate(v, 0, 5, s), factor * evaluate(w, 0, 5, s)];
-      const [ex, ey, ez] = [member.ex, member.ey, member.ez];
-      points.push(x + ex[0] * du + ey[0] * dv + ez[0] * dw, y + ex[1] * du + ey[1] * dv + ez[1] * dw);
+    const [from, h] = [begins[k]!, ends[k]! - begins[k]!];
+    const [u, v, w] = [stored * k + OF_U, stored * k + OF_V, stored * k + OF_W];
+    const bulges = bulgeOf(c, u, 3, h) + bulgeOf(c, v, 5, h) + (isInSpace ? bulgeOf(c, w, 5, h) : 0);
+    const steps = Math.min(MOST_STEPS, Math.max(1, Math.ceil(Math.sqrt((bulges * Math.abs(factor) * view.scale) / UNSEEN))));
+    // Where one piece ends the next begins.
+    for (let i = k > diagram.first ? 1 : 0; i <= steps; i++) {
+      const s = (h * i) / steps;
+      const along = from + s + factor * evaluate(c, u, 3, s);
+      const dv = factor * evaluate(c, v, 5, s);
+      const dw = isInSpace ? factor * evaluate(c, w, 5, s) : 0;
+      points.push(x1 + ex[0] * along + ey[0] * dv + ez[0] * dw, y1 + ex[1] * along + ey[1] * dv + ez[1] * dw);
     }
+  }
+  const vertices = verticesFor(points.length / 2);
+  for (let i = 0, v = 0; i < points.length; i += 2, v += VERTEX) {
+    vertices[v] = points[i]!;
+    vertices[v + 1] = points[i + 1]!;
   }
   // While something is in hand thin lines keep up better.
   const width = view.detail === 'whole' ? (strength === 'asked for' ? 2.2 : 1.6) * view.weight : 1;
-  return worldPath(points, {
-    stroke: 'deflection',
-    width,
-    ...(strength === 'besides' &&
-      view.detail === 'whole' && { dash: (view.weight < 1 ? FAR_DASHES : NEAR_DASHES).map((part) => part * view.weight) }),
-    texts: 'rather beside',
-  });
+  const line = { kind: 'path', vertices, stroke: 'deflection', width, texts: 'rather beside' } as const;
+  if (strength === 'asked for' || view.detail !== 'whole') return line;
+  return { ...line, dash: (view.weight < 1 ? FAR_DASHES : NEAR_DASHES).map((part) => part * view.weight) };
 }
+/** Of one member after the other. */
+const points: number[] = [];

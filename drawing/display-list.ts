@@ -60,6 +60,8 @@ export interface Path {
   readonly vertices: Float64Array;
   /** Each so many vertices are a line or area of their own. */
   readonly parts?: number;
+  /** Where lines of different lengths are one path: the vertices with which they begin, but for the first. */
+  readonly starts?: readonly number[];
   readonly closed?: boolean;
   readonly stroke?: Ink;
   /** Pixels. */

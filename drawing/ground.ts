@@ -14,16 +14,17 @@ const IGNORED: ReadonlySet<string> = new Set(OF_RESULTS);
 const isView = (one: unknown): one is object => typeof one === 'object' && one !== null && 'projection' in one;
 
 /** Whether two arguments are one; of views, whether they show the same ground. */
-export function sameGround(one: unknown, other: unknown): boolean {
-  if (Object.is(one, other)) return true;
-  if (!isView(one) || !isView(other)) return false;
-  return sameFields(one, other, IGNORED);
-}
+export const sameGround = (one: unknown, other: unknown): boolean => sameBut(IGNORED, one, other);
+
+/** Whether two arguments are one; of views, whether they show the same. */
+export const sameView = (one: unknown, other: unknown): boolean => sameBut(NOTHING, one, other);
 
 const NOTHING: ReadonlySet<string> = new Set();
 
-/** Whether two objects have the same values, but for some of them; what one of them lacks is undefined. */
-export function sameFields(one: object, other: object, ignored = NOTHING): boolean {
+/** What a view lacks is undefined. */
+function sameBut(ignored: ReadonlySet<string>, one: unknown, other: unknown): boolean {
+  if (Object.is(one, other)) return true;
+  if (!isView(one) || !isView(other)) return false;
   const [a, b] = [one, other] as Record<string, unknown>[];
   const isSame = (key: string): boolean => ignored.has(key) || Object.is(a![key], b![key]);
   return Object.keys(one).every(isSame) && Object.keys(other).every(isSame);

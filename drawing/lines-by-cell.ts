@@ -1,5 +1,6 @@
 import { screenX, screenY, type Camera } from './camera';
 import { VERTEX, type DisplayList, type Item, type Path } from './display-list';
+import { nextStart } from './trace-path';
 
 /** A box on the screen, turned about its middle; pixels, `angle` in radians, clockwise as the screen's y points down. */
 export interface TextBox {
@@ -121,18 +122,21 @@ export class LinesByCell {
     );
   }
 
-  private addPath({ vertices, parts, closed, width = 1, stroke, texts }: Path, camera: Camera): void {
-    const part = (parts ?? Infinity) * VERTEX;
+  private addPath({ vertices, parts, starts, closed, width = 1, stroke, texts }: Path, camera: Camera): void {
     const half = stroke ? width / 2 : 0;
     const heavy = texts === 'keep off' ? 1 : 0;
+    const count = vertices.length / VERTEX;
     let [firstX, firstY, lastX, lastY] = [0, 0, 0, 0];
-    for (let i = 0; i < vertices.length; i += VERTEX) {
+    let begins = 0;
+    for (let v = 0, line = 0; v < count; v++) {
+      const i = v * VERTEX;
       const x = screenX(camera, vertices[i]!) + vertices[i + 2]!;
       const y = screenY(camera, vertices[i + 1]!) - vertices[i + 3]!;
-      if (i === 0 || i % part === 0) {
-        if (closed && i > 0) this.add(lastX, lastY, firstX, firstY, half, heavy);
+      if (v === begins) {
+        if (closed && v > 0) this.add(lastX, lastY, firstX, firstY, half, heavy);
         firstX = x;
         firstY = y;
+        begins = nextStart(v, line++, parts, starts);
       } else this.add(lastX, lastY, x, y, half, heavy);
       lastX = x;
       lastY = y;

@@ -33,7 +33,7 @@ export const loadItems = (model: Model, factors: ReadonlyMap<string, number>, vi
 
 function drawnLoads(model: Model, factors: ReadonlyMap<string, number>, view: Ground): readonly Item[] {
   const acting = actingLoads(model, factors);
-  const context = contextOf(model, factors, view);
+  const context = contextOf(model, factors, view, acting);
   const nearOf = nearnessOfLoads(model, view, context);
   const isHint = view.loads === 'faint' && isCrowded(model, view) && view.selection.length === 0;
   const all = acting.flatMap(({ load, origin, factor }) => {
@@ -81,8 +81,12 @@ function actingLoads(model: Model, factors: ReadonlyMap<string, number>): Acting
 }
 
 /** What all loads of a drawing are drawn with. */
-export function contextOf(model: Model, factors: ReadonlyMap<string, number>, view: Ground): Context {
-  const acting = actingLoads(model, factors);
+export function contextOf(
+  model: Model,
+  factors: ReadonlyMap<string, number>,
+  view: Ground,
+  acting: readonly ActingLoad[] = actingLoads(model, factors),
+): Context {
   const members = new Map(membersInFront(model, view).map((member) => [member.id, member]));
   const largest = view.loadScale ?? largestOf(model, acting);
   return {

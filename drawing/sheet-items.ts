@@ -1,4 +1,4 @@
-import { once } from '@rigid-beam/core/once';
+import { latest, once } from '@rigid-beam/core/once';
 import type { Model } from '@rigid-beam/core/model/model';
 import { isRange } from '@rigid-beam/core/combinations/outcome';
 import { isLine } from '@rigid-beam/core/results/quantities';
@@ -22,7 +22,7 @@ import { drawnMembers, nearness, NOTHING_HIDDEN, type DrawnMember } from './geom
 import { governingItems } from './governing-items';
 import { gridLineItems } from './grid-line-items';
 import { mitresOf } from './mitres';
-import { sameFields, sameGround, type Ground } from './ground';
+import { sameGround, sameView, type Ground } from './ground';
 import { influenceItems } from './influence-items';
 import { kinkLabels } from './kink-labels';
 import { loadItems } from './load-items';
@@ -72,7 +72,7 @@ export function sheetParts(model: Model, solution: Solution | undefined, view: V
   if (view.cut) return [part(bodyDrawn(model, solution, view, view.cut))];
   if (view.faded.size > 0) return [part(forward(model, solution, view))];
   const shown = solution?.outcomes[view.outcome] ? solution : undefined;
-  const diagram = shown ? lookedAt(model, shown, view) : NO_DIAGRAM;
+  const diagram = shown ? lookedAt(shown, model, view) : NO_DIAGRAM;
   const also = shown ? besides(model, shown, view) : [];
   const under = [
     ...gridLineItems(model, view),
@@ -93,18 +93,20 @@ export function sheetParts(model: Model, solution: Solution | undefined, view: V
     ...(view.freedoms ? freedomItems(model, view.freedoms, view) : []),
     ...(shown && view.reactions ? reactionItems(model, shown, view.outcome, view) : []),
   ];
-  const kept = together(structure, bent ? deflected(bent.solution, model, view, bent.outcome, bent.factor) : NOTHING, supports);
-  return [part(under), { items: diagram.items, isKept: isSteady(shown, view) }, { items: kept, isKept: true }, part(over)];
+  const line = bent ? deflected(bent.solution, model, view, bent.outcome, bent.factor) : NOTHING;
+  return [
+    part(under),
+    { items: diagram.items, isKept: isSteady(shown, view) },
+    { items: line, isKept: true },
+    { items: together(structure, supports), isKept: true },
+    part(over),
+  ];
 }
 
 const NOTHING: readonly Item[] = [];
 
-/** What stands over results and stays: the deflected line, the structure, its supports. */
-const together = once((structure: readonly Item[], bent: readonly Item[], supports: readonly Item[]): readonly Item[] => [
-  ...bent,
-  ...structure,
-  ...supports,
-]);
+/** What stands over results and stays: the structure and its supports. */
+const together = once((structure: readonly Item[], supports: readonly Item[]): readonly Item[] => [...structure, ...supports]);
 
 /** Nodes whose supports are lifted off in what acts. */
 const liftedNodes = (shown: Solution | undefined, outcome: number): ReadonlySet<string> => {
@@ -164,7 +166,7 @@ function besides(model: Model, solution: Solution, view: View): Item[] {
   return view.also.flatMap((quantity) =>
     quantity === view.quantity
       ? []
-      : diagramParts(model, solution, { ...view, ...asOrdinates(view), quantity, governing: false, together: [] }).items,
+      : diagramParts(solution, model, { ...view, ...asOrdinates(view), quantity, governing: false, together: [] }).items,
   );
 }
 
@@ -185,27 +187,20 @@ interface DiagramParts {
 }
 const NO_DIAGRAM: DiagramParts = { items: [] };
 
-/** Diagrams that were looked at last stay, so that one goes back and forth between them at once. */
+/** Diagrams and deflected lines that were looked at last stay, so that one goes back and forth between them at once. */
 const LOOKED_AT = 4;
-const known = new WeakMap<Solution, { readonly model: Model; readonly view: View; readonly parts: DiagramParts }[]>();
 
 /** Whether a diagram is of numbers that stand in the solution: what is read ahead, or by and by, would be shown as it was. */
 const isSteady = (solution: Solution | undefined, { quantity, outcome }: View): boolean =>
   solution !== undefined && quantity !== 'none' && isLine(quantity) && !isRange(solution.outcomes[outcome]!);
 
-function lookedAt(model: Model, solution: Solution, view: View): DiagramParts {
-  if (!isSteady(solution, view)) return diagramParts(model, solution, view);
-  const all = known.get(solution) ?? [];
-  known.set(solution, all);
-  const at = all.findIndex((one) => one.model === model && sameFields(one.view, view));
-  const one = at < 0 ? { model, view, parts: diagramParts(model, solution, view) } : all.splice(at, 1)[0]!;
-  all.push(one);
-  if (all.length > LOOKED_AT) all.shift();
-  return one.parts;
-}
+const lookedAt = (solution: Solution, model: Model, view: View): DiagramParts =>
+  (isSteady(solution, view) ? steady : diagramParts)(solution, model, view);
+
+const steady = latest(LOOKED_AT, diagramParts, sameView);
 
 /** What shows the chosen quantity: of a structure that carries by tension and compression the members themselves, as bars; else diagrams. */
-function diagramParts(model: Model, solution: Solution, view: View): DiagramParts {
+function diagramParts(solution: Solution, model: Model, view: View): DiagramParts {
   const { quantity, outcome } = view;
   if (quantity === 'none') return NO_DIAGRAM;
   const governing = governingValues(solution, outcome, quantity);
@@ -250,7 +245,7 @@ const tellsWho = (solution: Solution, { governing, outcome, detail, weight }: Vi
   solution.outcomes[outcome]!.kind === 'envelope' &&
   !isReadAhead(solution, outcome);
 
-const deflected = once(deflectedLines, sameGround);
+const deflected = latest(LOOKED_AT, deflectedLines, sameGround);
 
 function deflectedLines(
   solution: Solution,

@@ -9,17 +9,24 @@ export interface Pen {
 }
 
 /** Draws the lines of a path, each of its parts for itself. */
-export function tracePath({ vertices, parts, closed }: Path, camera: Camera, pen: Pen): void {
-  const part = (parts ?? Infinity) * VERTEX;
-  for (let i = 0; i < vertices.length; i += VERTEX) {
+export function tracePath({ vertices, parts, starts, closed }: Path, camera: Camera, pen: Pen): void {
+  const count = vertices.length / VERTEX;
+  let begins = 0;
+  for (let v = 0, line = 0; v < count; v++) {
+    const i = v * VERTEX;
     const x = screenX(camera, vertices[i]!) + vertices[i + 2]!;
     const y = screenY(camera, vertices[i + 1]!) - vertices[i + 3]!;
-    if (i > 0 && i % part !== 0) {
+    if (v !== begins) {
       pen.lineTo(x, y);
       continue;
     }
-    if (closed && i > 0) pen.closePath();
+    if (closed && v > 0) pen.closePath();
     pen.moveTo(x, y);
+    begins = nextStart(v, line++, parts, starts);
   }
   if (closed) pen.closePath();
 }
+
+/** The vertex with which the line behind one begins. */
+export const nextStart = (begins: number, line: number, parts: Path['parts'], starts: Path['starts']): number =>
+  parts !== undefined ? begins + parts : (starts?.[line] ?? Infinity);

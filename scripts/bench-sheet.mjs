@@ -4,7 +4,7 @@ import { inBrowser, wait } from './bench-browser.mjs';
 
 // How the real sheet keeps up with the pointer: medians of the time between frames, measured in the page.
 
-/** `models`: [name, model] each; returns for each the milliseconds between frames while one hovers, pans, turns and drags a node, and while another quantity is chosen. */
+/** `models`: [name, model] each; returns for each the milliseconds between frames while one hovers, pans, turns and drags a node, and from the choice of another quantity, or case, to its picture. */
 export const sheetTimes = (port, models) => inBrowser(port, (place) => measured(place, models));
 
 async function measured({ address, page, folder }, models) {
@@ -27,8 +27,8 @@ async function measured({ address, page, folder }, models) {
     await wait(2500);
     const turn = await carried(page, 'right');
     await wait(2500);
-    const { first, again } = await chosen(page);
-    const result = { name, hover, pan, turn, first, again, members: model.members.length };
+    const { first, again, other } = await chosen(page);
+    const result = { name, hover, pan, turn, first, again, other, members: model.members.length };
     if (drags) result.drag = await dragged(page);
     // A page that is left before everything is stored asks whether to stay; what was drawn last is on its way only after a moment.
     await wait(1500);
@@ -81,39 +81,48 @@ async function frames(page, act) {
 }
 
 /**
- * The median of the longest time between frames while another quantity is chosen: diagrams, places of texts, and paint. For the first time, after its script has
- * run a few times; and again, for what was looked at last.
+ * Medians of the time from a choice to the frame that begins with its picture on the screen: diagrams, places of texts, and paint. Of another quantity for the first
+ * time, after its script has run a few times; again, for what was looked at last; and of another case for the first time.
  */
 async function chosen(page) {
-  // Found without the tree for screen readers, which the browser would keep up with the page from then on.
-  const one = await page.waitForSelector('[aria-label="Bending moment about y"]');
-  const names = await one.evaluate((button) =>
-    Array.from(button.parentElement.querySelectorAll('button'), (each) => each.ariaLabel),
-  );
-  const choose = async (name) => {
-    const toggle = await page.waitForSelector(`[aria-label="${name}"]`);
-    return page.evaluate(async (button) => {
+  await page.evaluate(() => {
+    const { prototype } = CanvasRenderingContext2D;
+    const fill = prototype.fillRect;
+    // A picture begins with its paper.
+    prototype.fillRect = function (...box) {
+      if (this.canvas.isConnected && this.canvas.clientWidth > 600) window.painted = true;
+      return fill.apply(this, box);
+    };
+  });
+  const choose = async (group, k) => {
+    // Found without the tree for screen readers, which the browser would keep up with the page from then on.
+    const choices = await page.$$(group);
+    return choices[k].evaluate(async (button) => {
       const frame = () => new Promise((resolve) => requestAnimationFrame(() => resolve(performance.now())));
-      let last = await frame();
-      let longest = 0;
+      const begun = await frame();
+      window.painted = false;
       button.click();
-      for (const end = last + 1500; last < end;) {
-        const now = await frame();
-        longest = Math.max(longest, now - last);
-        last = now;
-      }
-      return longest;
-    }, toggle);
+      let now = await frame();
+      while (!window.painted && now < begun + 3000) now = await frame();
+      const taken = now - begun;
+      while (now < begun + 1500) now = await frame();
+      return taken;
+    });
   };
-  const all = async (some) => {
+  const all = async (group, some) => {
     const times = [];
-    for (const name of some) times.push(await choose(name));
+    for (const k of some) times.push(await choose(group, k));
     return times.sort((x, y) => x - y)[Math.floor(times.length / 2)];
   };
-  // N, V, T and M: more than a drawing keeps, so that none of them is known when its turn comes again.
-  const six = names.slice(0, 6);
-  await all(six);
-  return { first: await all(six), again: await all([4, 5, 4, 5, 4, 5].map((k) => six[k])) };
+  // N, V, T and M, and six cases: more than a drawing keeps, so that none of them is known when its turn comes again.
+  const quantities = ':has(> [aria-label="Bending moment about y"]) > button';
+  const cases = '[aria-label="Cases and combinations"] label input';
+  const six = [1, 2, 3, 4, 5, 0];
+  await all(quantities, six);
+  const first = await all(quantities, six);
+  const again = await all(quantities, [4, 5, 4, 5, 4, 5]);
+  await all(cases, six);
+  return { first, again, other: await all(cases, six) };
 }
 
 async function carried(page, button) {

@@ -119,7 +119,7 @@ function paintPaths(context: CanvasRenderingContext2D, list: DisplayList, camera
       open = item;
     }
     tracePath(item, camera, context);
-    count++;
+    count += 1 + (item.starts?.length ?? 0);
   }
   finish();
   context.globalAlpha = 1;
