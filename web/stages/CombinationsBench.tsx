@@ -20,6 +20,7 @@ import { FactorTable } from './combinations/FactorTable';
 import { PatternsPart } from './combinations/PatternsPart';
 import { ReasonBox } from './combinations/ReasonBox';
 import { RulesPart } from './combinations/RulesPart';
+import { idleIn } from './case-lines';
 import { combinationsBench as WORDS } from './words';
 
 /** Sums as a table of factors, envelopes of what they enclose; the one that acts is changed below. */
@@ -29,12 +30,8 @@ export function CombinationsBench() {
   const outcome = useEditorState(actingIndex);
   const first = model.cases[0];
   const governing = useEditorState((state) => state.governing);
-  // What was found of another model is not told of this one.
-  const isCurrent = useEditorState(({ settled }) => settled.model === governing?.model);
-  const idle = useMemo(
-    () => new Set(isCurrent ? [...governing!.counts].flatMap(([id, count]) => (count === 0 ? [id] : [])) : []),
-    [governing, isCurrent],
-  );
+  const settled = useEditorState((state) => state.settled.model);
+  const idle = useMemo(() => idleIn(governing, settled), [governing, settled]);
   const acting = model.combinations[outcome - model.cases.length];
   const add = (entry: Combination): void => {
     if (editor.edit({ type: 'put', list: 'combinations', entry: { ...byHand(undefined, entry) } }))

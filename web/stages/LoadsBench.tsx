@@ -3,25 +3,13 @@
 import { useMemo } from 'react';
 import styled from 'styled-components';
 import { newCase, ofKind } from '@rigid-beam/core/model/edits/new-case';
-import { phraseOfLoad } from '@rigid-beam/core/phrases/phrase-of-load';
-import { phraseWords } from '@rigid-beam/core/phrases/phrase-words';
 import { categories, categoryOf, type Category } from '@rigid-beam/core/model/categories';
-import {
-  caseColours,
-  STANDARD_GRAVITY,
-  type CaseColour,
-  type Load,
-  type LoadCase,
-  type Model,
-} from '@rigid-beam/core/model/model';
+import { caseColours, type CaseColour, type LoadCase } from '@rigid-beam/core/model/model';
 import { copyCase } from '@rigid-beam/core/model/edits/copy-case';
-import type { DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { showQuantity } from '@rigid-beam/core/quantities/show';
-import { billOf, together } from '@rigid-beam/core/sections/bill';
 import { actingIndex } from '../editor/editor-state';
 import { useDisplay, useEditor, useEditorState, useModel } from '../editor/use-editor';
 import type { SheetController } from '../sheet/controller';
-import { loadWords, placeWords } from '../sheet/describe-items';
 import { Button, Columns, Hint, PanelSubtitle, TextButton, Row, Select, Stack, ToggleButton } from '../ui/controls';
 import { NameField } from '../ui/NameField';
 import { NumberedAction } from '../ui/NumberedAction';
@@ -31,6 +19,7 @@ import { AddCase } from './loads/AddCase';
 import { CaseList } from './loads/CaseList';
 import { NotionalPart } from './loads/NotionalPart';
 import { LoadInstrument } from './loads/LoadInstrument';
+import { coloured, loadLine, weightIn } from './case-lines';
 import { loadsBench as WORDS } from './words';
 
 /** Cases, what can be put on the structure, and what the acting case holds. */
@@ -61,7 +50,7 @@ export function LoadsBench({ sheet }: { readonly sheet: SheetController }) {
             {model.loads.map((load) =>
               load.case === acting.id ? (
                 <TextButton key={load.id} onPress={() => editor.select([{ kind: 'load', id: load.id }])}>
-                  {lineOf(load, model, display)}
+                  {loadLine(load, model, display)}
                 </TextButton>
               ) : null,
             )}
@@ -84,12 +73,6 @@ const Lines = styled.div`
   }
 `;
 
-/** A load in a line, as it would be said. */
-function lineOf(load: Load, model: Model, display: DisplayUnits): string {
-  const phrase = phraseOfLoad(load, model);
-  return phrase ? `${phraseWords(phrase, display)} · ${placeWords(load)}` : loadWords(load, display);
-}
-
 function CaseEditor({ loadCase }: { readonly loadCase: LoadCase }) {
   const editor = useEditor();
   const put = (entry: LoadCase): void => {
@@ -98,8 +81,7 @@ function CaseEditor({ loadCase }: { readonly loadCase: LoadCase }) {
   };
   const display = useDisplay();
   const model = useModel();
-  const { mass } = useMemo(() => together(billOf(model)), [model]);
-  const gravity = model.gravity ?? STANDARD_GRAVITY;
+  const weight = useMemo(() => weightIn(model, loadCase), [model, loadCase]);
   const weighs = (loadCase.selfWeight ?? 0) !== 0;
   const copy = (factor: number): void => {
     const made = copyCase(model, loadCase.id, factor);
@@ -120,9 +102,7 @@ function CaseEditor({ loadCase }: { readonly loadCase: LoadCase }) {
         />
       </Columns>
       <ToggleButton isSelected={weighs} onChange={(on) => put({ ...loadCase, selfWeight: on ? 1 : 0 })}>
-        {weighs && mass !== undefined
-          ? WORDS.weighs(showQuantity(mass * gravity * (loadCase.selfWeight ?? 0), display.force, 4))
-          : WORDS.countWeight}
+        {weighs && weight !== undefined ? WORDS.weighs(showQuantity(weight, display.force, 4)) : WORDS.countWeight}
       </ToggleButton>
       <NameField label={WORDS.title} value={loadCase.title ?? ''} mayBeEmpty onCommit={(title) => put({ ...loadCase, title })} />
       <Row>
@@ -136,10 +116,7 @@ function CaseEditor({ loadCase }: { readonly loadCase: LoadCase }) {
           label={WORDS.colour}
           choices={caseColours.map((id) => ({ id, text: id }))}
           value={loadCase.colour ?? 'brown'}
-          onChange={(id) => {
-            const { colour: _, ...rest } = loadCase;
-            put(id === 'brown' ? rest : { ...rest, colour: id as CaseColour });
-          }}
+          onChange={(id) => put(coloured(loadCase, id as CaseColour))}
         />
         <Button onPress={() => editor.edit({ type: 'remove', list: 'cases', keys: [loadCase.id] })}>
           {WORDS.remove(loadCase.id)}

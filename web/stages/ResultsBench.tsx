@@ -2,21 +2,15 @@
 
 import type { DisplayUnits } from '@rigid-beam/core/quantities/display';
 import { digitsOfShare } from '@rigid-beam/core/quantities/show';
-import type { Component } from '@rigid-beam/core/influence/effect';
-import { isHeld } from '@rigid-beam/core/influence/read-effect';
 import { isLine, nameOf, symbolOf } from '@rigid-beam/core/results/quantities';
-import { isReadByPlace, partsOf } from '@rigid-beam/core/results/read';
 import { isReadAhead, isReady } from '@rigid-beam/core/results/readings';
 import { resultantOf } from '@rigid-beam/core/results/resultant';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { responseOf } from '@rigid-beam/core/results/sums';
 import { cellWords } from '@rigid-beam/core/tables/column';
-import { inComponentOrder } from '@rigid-beam/core/tables/results/components';
 import { endForcesTable } from '@rigid-beam/core/tables/results/end-forces';
-import { extremesTable } from '@rigid-beam/core/tables/results/extremes';
 import { foundationTable } from '@rigid-beam/core/tables/results/foundation';
-import { balanceTable, displacementsTable, reactionsTable } from '@rigid-beam/core/tables/results/nodal';
-import { governingValues } from '@rigid-beam/drawing/diagram-scale';
+import { balanceTable, displacementsTable } from '@rigid-beam/core/tables/results/nodal';
 import { showValue } from '@rigid-beam/drawing/show-quantity-value';
 import { actingIndex } from '../editor/editor-state';
 import { settledSolution, useDisplay, useEditor, useEditorState, useModel } from '../editor/use-editor';
@@ -36,6 +30,7 @@ import { Headlines } from './results/Headlines';
 import { InfluencePart } from './results/InfluencePart';
 import { IsItRight } from './results/IsItRight';
 import { resultantWords } from './resultant-words';
+import { extremesShown, hasFoundations, isEarthquake, reactionsShown } from './results-shown';
 import { resultsBench as WORDS } from './words';
 
 /** Reactions with their sum against the loads, and the extreme values of the structure. */
@@ -97,28 +92,19 @@ export function ResultsBench({ sheet }: { readonly sheet: SheetController | unde
   );
 }
 
-const isEarthquake = (solution: Solution, outcome: number): boolean =>
-  partsOf(solution, outcome).some((part) => solution.outcomes[part]!.kind === 'spectral');
-
 /** What the supports exert; a figure leads to its influence line. */
 function Reactions({ solution, outcome, display }: ResultsProps) {
   const { structure } = solution;
-  const order = inComponentOrder(structure.active, display);
-  const all = reactionsTable(solution, outcome, display);
-  // A column of what no support holds is zero throughout.
-  const isAnywhere = (component: Component): boolean => all.rows.some(({ index }) => isHeld(structure, index, component));
-  const kept = order.filter((component) => isAnywhere(component as Component));
-  const table = { ...all, columns: all.columns.filter((_, i) => i === 0 || kept.includes(order[i - 1]!)) };
+  const { table, componentAt } = reactionsShown(solution, outcome, display);
   return (
     <CopiedTable
       table={table}
       cell={(column, row) => {
-        const component = kept[table.columns.indexOf(column) - 1] as Component | undefined;
-        const words = cellWords(column, row);
-        if (component === undefined || !isHeld(structure, row.index, component)) return undefined;
+        const component = componentAt(column, row.index);
+        if (component === undefined) return undefined;
         return (
           <InfluenceButton structure={structure} effect={{ kind: 'reaction', node: row.index, component }}>
-            {words}
+            {cellWords(column, row)}
           </InfluenceButton>
         );
       }}
@@ -128,7 +114,7 @@ function Reactions({ solution, outcome, display }: ResultsProps) {
 
 /** Of an envelope what each support has to take at one time. */
 function Foundations({ solution, outcome, display }: ResultsProps) {
-  if (solution.outcomes[outcome]?.kind !== 'envelope' || isReadByPlace(solution, outcome)) return null;
+  if (!hasFoundations(solution, outcome)) return null;
   return (
     <Fold title={WORDS.foundations}>
       <FoundationTable solution={solution} outcome={outcome} display={display} />
@@ -161,16 +147,12 @@ interface ResultsProps {
 function Extremes({ solution, outcome, display }: ResultsProps) {
   const editor = useEditor();
   const { structure, outcomes } = solution;
-  const all = extremesTable(solution, outcome, display, (quantity) => governingValues(solution, outcome, quantity));
-  // What there is nothing of says nothing.
-  const there = new Set(all.rows.flatMap(({ quantity, value }) => (value === 0 ? [] : [quantity])));
-  const rows = all.rows.filter(({ quantity }) => there.has(quantity));
+  const { whole, table } = extremesShown(solution, outcome, display);
   const { space } = useModel();
-  const table = { ...all, rows, columns: all.columns.filter(({ key }) => ['quantity', 'value', 'member', 'at'].includes(key)) };
   return (
     <CopiedTable
       table={table}
-      whole={{ ...all, rows }}
+      whole={whole}
       cell={({ key }, { quantity, side, value, member, x, from, trains }) => {
         switch (key) {
           case 'quantity':

@@ -1,27 +1,19 @@
 'use client';
 
 import { useMemo } from 'react';
-import { freeName } from '@rigid-beam/core/model/edits/next-id';
-import { type Section } from '@rigid-beam/core/model/model';
 import { shapeTypes, type ShapeType } from '@rigid-beam/core/shapes/registry';
-import { massUnit, unitOf } from '@rigid-beam/core/quantities/display';
-import { inUnit, showNumber, showQuantity } from '@rigid-beam/core/quantities/show';
 import { billOf } from '@rigid-beam/core/sections/bill';
-import { extentOfShape } from '@rigid-beam/core/sections/outline';
-import { giveRelative, isInextensible, relativeWords } from '@rigid-beam/core/sections/relative';
-import { sectionProperties } from '@rigid-beam/core/sections/section-properties';
+import { giveRelative, relativeWords } from '@rigid-beam/core/sections/relative';
 import { firstShape, shapeWords, shortShapeWords } from '@rigid-beam/core/shapes/first-shape';
 import { SectionEditor } from '../cards/SectionEditor';
 import { useDisplay, useEditor, useModel } from '../editor/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { ApplyTool } from '../sheet/tools/apply-tool';
 import { PanelSubtitle, Stack } from '../ui/controls';
-import { withPowers } from '@rigid-beam/core/quantities/with-powers';
 import { Instruments, InstrumentFace } from '../ui/Instrument';
 import { ShapePicture } from '../ui/ShapePicture';
 import { CatalogueSearch } from '../cards/catalogue/CatalogueSearch';
 import { Neighbours } from '../cards/catalogue/Neighbours';
-import { GIVEN } from '../editor/catalogue/words';
 import { catalogueSearch as CATALOGUE, neighbours as NEIGHBOURS } from '../cards/catalogue/words';
 import { AddMaterial } from './sections/AddMaterial';
 import { Bill } from './sections/Bill';
@@ -29,6 +21,7 @@ import { MaterialEditor } from './sections/MaterialEditor';
 import { Stock } from './sections/Stock';
 import { AxesQuestion } from './sections/AxesQuestion';
 import { STOCK } from './sections/words';
+import { begunSection, givenStep, largestSize, materialNote, sectionNote } from './section-lines';
 
 const PICTURE = 34;
 
@@ -37,18 +30,10 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
   const editor = useEditor();
   const model = useModel();
   const display = useDisplay();
-  const largest = Math.max(
-    0,
-    ...model.sections.map(({ shape }) => {
-      const extent = shape && extentOfShape(shape);
-      return extent ? Math.max(extent.y[1] - extent.y[0], extent.z[1] - extent.z[0]) : 0;
-    }),
-  );
-  const names = (list: readonly { readonly id: string }[]): string[] => list.map(({ id }) => id);
+  const largest = largestSize(model.sections);
   const begin = (type: ShapeType): void => {
-    const id = freeName(shapeWords(type).toLowerCase().replaceAll(' ', '-'), names(model.sections));
-    const entry = type === 'general' ? { id, A: 0.01, Iz: 1e-4 } : { id, shape: firstShape(type) };
-    editor.edit({ type: 'put', list: 'sections', entry });
+    const entry = begunSection(type, model.sections);
+    editor.edit({ type: 'put', list: 'sections', entry: { ...entry } });
   };
   /** Members that are clicked get so many times the reference. */
   const takeRelative = (times: number): void => {
@@ -58,28 +43,11 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
         name: `shape ${name}`,
         hint: CATALOGUE.hint(name),
         on: 'member',
-        intent: (current, members) => {
-          const { id, intents } = giveRelative(current, members, times);
-          return intents.length > 0 ? { type: 'batch', intents, label: GIVEN(id, members.length) } : undefined;
-        },
+        intent: (current, members) => givenStep(giveRelative(current, members, times), members.length),
       }),
     );
   };
   const bill = useMemo(() => billOf(model), [model]);
-  const noteOf = (section: Section, i: number): string => {
-    const { A, Iz } = sectionProperties(section);
-    const unit = display.section;
-    const mass = bill[i]?.mass;
-    return [
-      section.catalogue === undefined || section.catalogue === section.id ? '' : section.catalogue,
-      section.relative ? relativeWords(section.relative) : '',
-      A === undefined || isInextensible(section) ? '' : `A ${showNumber(inUnit(A, `${unit}2`), 4)} ${unit}²`,
-      Iz === undefined ? '' : `I ${showNumber(inUnit(Iz, `${unit}4`), 4)} ${unit}⁴`,
-      mass ? showQuantity(mass, massUnit(display), 3) : '',
-    ]
-      .filter(Boolean)
-      .join(' · ');
-  };
   return (
     <Stack>
       <CatalogueSearch
@@ -97,10 +65,7 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
                 name: `shape ${designation}`,
                 hint: CATALOGUE.hint(designation),
                 on: 'member',
-                intent: (current, members) => {
-                  const { id, intents, material } = giveShape(current, members, one);
-                  return intents.length > 0 ? { type: 'batch', intents, label: GIVEN(id, members.length, material) } : undefined;
-                },
+                intent: (current, members) => givenStep(giveShape(current, members, one), members.length),
               }),
             );
           },
@@ -114,7 +79,7 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
         items={model.sections.map((section, i) => ({
           id: section.id,
           picture: <ShapePicture shape={section.shape} size={PICTURE} {...(largest > 0 && { metres: largest })} />,
-          note: noteOf(section, i),
+          note: sectionNote(section, bill[i]?.mass, display),
           ...(section.catalogue && {
             more: () => (
               <Neighbours
@@ -154,7 +119,7 @@ export function SectionsBench({ sheet }: { readonly sheet: SheetController }) {
         list="materials"
         items={model.materials.map((material) => ({
           id: material.id,
-          note: `E ${showQuantity(material.E, display.stress === 'MPa' ? 'GPa' : display.stress)}${material.density ? ` · ${withPowers(showQuantity(material.density, unitOf('density', display)))}` : ''}`,
+          note: materialNote(material, display),
           editor: () => <MaterialEditor material={material} />,
         }))}
       />

@@ -5,15 +5,13 @@ import styled from 'styled-components';
 import { useStore } from 'zustand';
 import { useDisplay, useEditor, useModel } from '../editor/use-editor';
 import type { SheetController } from '../sheet/controller';
-import type { Intent } from '@rigid-beam/core/model/edits/intent';
-import type { Support } from '@rigid-beam/core/model/model';
-import { supportAlongMember } from '@rigid-beam/core/model/support-along';
 import { supportWords } from '@rigid-beam/core/model/support-words';
 import { ApplyTool } from '../sheet/tools/apply-tool';
 import { Button, Hint, PanelSubtitle, PlainButton, Stack } from '../ui/controls';
 import { Instrument, Instruments } from '../ui/Instrument';
 import type { PictureName } from '../ui/pictures';
-import { supportKindsOf, supportKindWords, supportOf } from '@rigid-beam/core/model/support-kinds';
+import { supportKindsOf, supportKindWords } from '@rigid-beam/core/model/support-kinds';
+import { supportsAlong, supportsOfKind } from './supports-placed';
 import { supportsBench as WORDS } from './words';
 
 const PICTURES: Readonly<Record<string, PictureName>> = {
@@ -51,12 +49,6 @@ const Line = styled.div`
   }
 `;
 
-/** The edit that puts supports, in one step. */
-function supported(entries: readonly Support[]): Intent | undefined {
-  const intents = entries.map((entry): Intent => ({ type: 'put', list: 'supports', entry: { ...entry } }));
-  return intents.length > 1 ? { type: 'batch', intents, label: WORDS.supportNodes(intents.length) } : intents[0];
-}
-
 /** Choose a support, then click the nodes that get it. */
 export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
   const editor = useEditor();
@@ -70,17 +62,7 @@ export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
         hint: WORDS.clickNodes(text.toLowerCase()),
         on: 'node',
         makes: 'propose',
-        intent: (current, nodes) =>
-          supported(
-            nodes.map((node) => ({
-              ...supportOf(
-                kind,
-                node,
-                current.supports.find((support) => support.node === node),
-                current.space,
-              ),
-            })),
-          ),
+        intent: (current, nodes) => supportsOfKind(kind, current, nodes),
       }),
     );
   const takeAlong = (): void =>
@@ -90,7 +72,7 @@ export function SupportsBench({ sheet }: { readonly sheet: SheetController }) {
         hint: WORDS.clickNodes(WORDS.alongMember.toLowerCase()),
         on: 'node',
         makes: 'propose',
-        intent: (current, nodes) => supported(nodes.flatMap((node) => supportAlongMember(current, node) ?? [])),
+        intent: supportsAlong,
       }),
     );
   return (

@@ -5,8 +5,8 @@ import { memo, useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { ComboBox, Input, ListBox, ListBoxItem, Popover } from 'react-aria-components';
 import styled from 'styled-components';
 import { commandsFor } from '../commands/all';
-import { behind, lacking, matching, onEnter, type Command } from '../commands/command';
-import { completed } from '../commands/grammar';
+import { lacking, matching, type Command } from '../commands/command';
+import { carriedOut, entered, keyInField, leadsToCommands, saidBack, type Came } from '../commands/typing';
 import { useEditor, useEditorState } from '../editor/use-editor';
 import type { SheetController } from '../sheet/controller';
 import { overFace } from '../ui/controls';
@@ -103,26 +103,14 @@ export const CommandField = memo(function CommandField({ sheet }: { readonly she
       : NONE;
   const found = isOpen ? lookUp(text) : NONE;
 
-  // What is typed behind a name is said back before Enter.
-  const named = found[0];
-  const typed = named && text.trim().toLowerCase().startsWith(named.name.toLowerCase()) ? behind(named, text) : undefined;
-  const said = sheet && named?.preview && typed !== undefined && typed !== '' ? named.preview(sheet, typed) : undefined;
-  const completion = named?.keywords && typed ? completed(named.keywords, text) : undefined;
+  const { said, completion } = saidBack(found[0], sheet, text);
 
   useEffect(() => {
     const onKey = (event: globalThis.KeyboardEvent): void => {
-      const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
-      // In a field a stroke divides; with Control it leads here from there too.
-      // What a list makes of the keys of its field is nobody's key stroke.
-      if (
-        editor.state.dialog ||
-        !event.isTrusted ||
-        event.key !== '/' ||
-        (typing && !event.ctrlKey) ||
-        event.metaKey ||
-        event.altKey
-      )
-        return;
+      const isInText = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
+      const { key, ctrlKey, metaKey, altKey, isTrusted } = event;
+      const pressed = { key, ctrlKey, metaKey, altKey, isTrusted, isInText, hasDialog: Boolean(editor.state.dialog) };
+      if (!leadsToCommands(pressed)) return;
       event.preventDefault();
       field.current?.focus();
     };
@@ -142,37 +130,28 @@ export const CommandField = memo(function CommandField({ sheet }: { readonly she
     write('');
     field.current?.blur();
   };
-  const run = (command: Command): void => {
-    if (!sheet) return;
-    const rest = behind(command, text);
-    // The name is filled in, and what follows is typed behind it.
-    if (command.notation && rest === '' && text.trim().toLowerCase() !== command.name.toLowerCase())
-      return write(`${command.name} `);
-    const refused = lacking(command, sheet) ?? command.run(sheet, rest);
-    if (refused === undefined) leave();
-    else setTrouble(refused);
+  const follow = (came: Came | undefined): void => {
+    if (came?.of === 'done') leave();
+    else if (came?.of === 'text') write(came.text);
+    else if (came) setTrouble(came.words);
   };
   /** What Enter does with what is typed, whether or not its list is open: a window that was left for a moment has closed it. */
   const enter = (): void => {
-    const first = named ?? lookUp(text)[0];
-    const what = first ? onEnter(first, text) : 'nothing';
-    if (first && what === 'run') run(first);
-    else if (first && what === 'fill in') write(`${first.name} `);
+    if (sheet) follow(entered(found[0] ?? lookUp(text)[0], sheet, text));
   };
   useEffect(() => {
     if (!sheet || !isWaiting.current) return;
     isWaiting.current = false;
     enter();
   });
-  /** Before the list hears of a key: Enter without a choice from the list follows the rules of typed commands. */
   const onKey = (event: KeyboardEvent): void => {
     const isChosen = field.current?.hasAttribute('aria-activedescendant') === true;
-    if (event.key === 'Tab' && completion !== undefined) write(completion.text);
-    else if (event.key === 'Escape') leave();
-    else if (event.key === 'Enter' && !isChosen) {
-      if (sheet) enter();
-      else isWaiting.current = true;
-    } else return;
+    const does = keyInField({ key: event.key, isChosen, hasCompletion: completion !== undefined });
+    if (!does) return;
+    if (does === 'complete') write(completion!.text);
+    else if (does === 'leave') leave();
+    else if (sheet) enter();
+    else isWaiting.current = true;
     event.preventDefault();
     event.stopPropagation();
   };
@@ -193,7 +172,7 @@ export const CommandField = memo(function CommandField({ sheet }: { readonly she
       selectedKey={null}
       onSelectionChange={(key) => {
         const command = found.find(({ name }) => name === key);
-        if (command) run(command);
+        if (command && sheet) follow(carriedOut(command, sheet, text));
       }}
     >
       <div onKeyDownCapture={onKey} onFocus={() => setIsOpen(true)} onBlur={() => setIsOpen(false)}>
