@@ -1,13 +1,13 @@
 import { isRange } from '@rigid-beam/core/combinations/outcome';
 import { isLine, quantityTable } from '@rigid-beam/core/results/quantities';
-import { isReadByPlace } from '@rigid-beam/core/results/read';
+import { isReadByPlace, partsOf } from '@rigid-beam/core/results/read';
 import { memberReader } from '@rigid-beam/core/results/read-quantity';
 import { readingOf } from '@rigid-beam/core/results/readings';
 import { drawnSide, inkOf, standsOn, UNSEEN, UPRIGHT, type DrawnQuantity, type Mitre } from './diagram-items';
 import { VERTEX, verticesFor, type Item } from './display-list';
 import type { DrawnMember } from './geometry';
 import { SKETCHED } from './level-of-detail';
-import { boundOf, rangesOf, samplesOf, signRuns, type Fineness, type Samples } from './samples';
+import { boundOf, rangesOf, roughBounds, samplesOf, signRuns, type Fineness, type Samples } from './samples';
 import { stretchesOn } from './stretches';
 import type { View } from './view';
 
@@ -58,6 +58,10 @@ function curvesOf(drawn: DrawnQuantity, view: View): Curves {
       if (!ranges || Number.isNaN(ranges.max.values[0])) return [];
       return isMagnitude ? [ranges.max] : [ranges.max, ranges.min];
     };
+  }
+  if (isRange(solution.outcomes[outcome]!) && view.detail === 'outline') {
+    const parts = partsOf(solution, outcome);
+    return ({ index }) => roughBounds(solution, parts, index, quantity);
   }
   if (isRange(solution.outcomes[outcome]!))
     return (member) => {

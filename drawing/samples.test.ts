@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { clamp, pin, roller, sketch, solved } from '@rigid-beam/core/test/build';
-import { rangesOf, samplesOf, signRuns } from './samples';
+import { valueAt } from '@rigid-beam/core/results/read';
+import { rangesOf, roughBounds, samplesOf, signRuns } from './samples';
 
 const beam = sketch({
   nodes: [
@@ -48,4 +49,24 @@ describe('points of a diagram', () => {
     const before = xs.filter((x) => x < 2.1).length - 1;
     expect([values[before], values[before + 1]]).toEqual([expect.closeTo(5e5, 3), expect.closeTo(0, 6)]);
   });
+});
+
+test('rough bounds of several outcomes are what these have at their places, at both sides of a jump', () => {
+  const cases = ['Q', 'W'].map((id) => ({ id, category: 'imposed' as const }));
+  const model = {
+    ...beam,
+    cases,
+    loads: [...beam.loads, { id: 'P', type: 'point' as const, case: 'W', member: 'a', at: 0.375, fy: 6e3 }],
+  };
+  const both = solved(model as typeof beam).solution;
+  for (const quantity of ['Vy', 'Mz'] as const) {
+    const [max, min] = roughBounds(both, [0, 1], 0, quantity);
+    const own = max.xs.map((x) => [0, 1].map((outcome) => valueAt(both, outcome, 0, quantity, x)));
+    expect(max.values).toEqual(own.map((values) => Math.max(...values)));
+    expect(min.values).toEqual(own.map((values) => Math.min(...values)));
+    expect(max.xs).toEqual([...max.xs].sort((a, b) => a - b));
+  }
+  const [shear] = roughBounds(both, [1], 0, 'Vy');
+  const at = shear.xs.findIndex((x) => x > 3);
+  expect(shear.values[at]! - shear.values[at - 1]!).toBeCloseTo(6e3, 3);
 });

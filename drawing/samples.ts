@@ -3,7 +3,7 @@ import { diagramOf } from '@rigid-beam/core/results/diagram';
 import type { BoundCurve } from '@rigid-beam/core/results/envelope-reading';
 import type { Stretch } from '@rigid-beam/core/results/envelope';
 import { degreeOf, isStored, offsetOf, type LineQuantity, type Quantity } from '@rigid-beam/core/results/quantities';
-import { BESIDE, partsOf } from '@rigid-beam/core/results/read';
+import { BESIDE, partsOf, valueIn } from '@rigid-beam/core/results/read';
 import { memberReader } from '@rigid-beam/core/results/read-quantity';
 import type { Solution } from '@rigid-beam/core/results/results';
 
@@ -72,6 +72,40 @@ export function rangesOf(
   const xs = [...places].sort((a, b) => a - b);
   const read = xs.map((x) => reader.at(quantity, x)!);
   return { max: { xs, values: read.map(({ max }) => max) }, min: { xs, values: read.map(({ min }) => min) } };
+}
+
+/** Steps of a piece in a hint of an envelope. */
+const ROUGH_STEPS = 4;
+
+/**
+ * The upper and the lower bound of several outcomes on member m at a few places of each piece, for a hint: who governs from where to where, which exact
+ * bounds follow, takes ten times as long.
+ */
+export function roughBounds(
+  solution: Solution,
+  outcomes: readonly number[],
+  m: number,
+  quantity: LineQuantity,
+): [Samples, Samples] {
+  const diagrams = outcomes.map((outcome) => diagramOf(solution, outcome, m));
+  const xs: number[] = [];
+  const { first, end, from, to, length } = diagrams[0]!;
+  for (let k = first; k < end; k++) {
+    // Both sides of a jump.
+    const [start, stop] = [from[k]! + BESIDE * length, to[k]! - BESIDE * length];
+    for (let i = 0; i <= ROUGH_STEPS; i++) xs.push(start + ((stop - start) * i) / ROUGH_STEPS);
+  }
+  const [max, min] = [xs.map(() => -Infinity), xs.map(() => Infinity)];
+  for (const diagram of diagrams)
+    xs.forEach((x, i) => {
+      const value = valueIn(diagram, quantity, x);
+      max[i] = Math.max(max[i]!, value);
+      min[i] = Math.min(min[i]!, value);
+    });
+  return [
+    { xs, values: max },
+    { xs, values: min },
+  ];
 }
 
 /** One side of an envelope that was read ahead, on member m. */
