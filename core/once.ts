@@ -3,19 +3,10 @@
  * with the same first argument only the latest is kept. What `find` reads must come in as an argument: parts of a model rather than the
  * model, so that nothing it depends on can be left unnamed. `same`: when two of the other arguments are one (identity, unless said).
  */
-export function once<A extends object, B extends readonly unknown[], R>(
+export const once = <A extends object, B extends readonly unknown[], R>(
   find: (first: A, ...others: B) => R,
   same: (a: unknown, b: unknown) => boolean = Object.is,
-): (first: A, ...others: B) => R {
-  const known = new WeakMap<A, { readonly others: B; readonly found: R }>();
-  return (first, ...others) => {
-    const before = known.get(first);
-    if (before && before.others.every((other, i) => same(other, others[i]))) return before.found;
-    const found = find(first, ...others);
-    known.set(first, { others, found });
-    return found;
-  };
-}
+): ((first: A, ...others: B) => R) => latest(1, find, same);
 
 /** As `once`, with so many calls kept of each first argument: those that were asked for last. */
 export function latest<A extends object, B extends readonly unknown[], R>(
@@ -26,11 +17,11 @@ export function latest<A extends object, B extends readonly unknown[], R>(
   const known = new WeakMap<A, { readonly others: B; readonly found: R }[]>();
   return (first, ...others) => {
     const all = known.get(first) ?? [];
-    known.set(first, all);
-    const at = all.findIndex((one) => one.others.every((other, i) => same(other, others[i])));
+    const at = all.findLastIndex((one) => one.others.every((other, i) => same(other, others[i])));
+    if (at >= 0 && at === all.length - 1) return all[at]!.found;
     const one = at < 0 ? { others, found: find(first, ...others) } : all.splice(at, 1)[0]!;
-    all.push(one);
-    if (all.length > count) all.shift();
+    // What was found within `find` is known by now.
+    known.set(first, [...(known.get(first) ?? []), one].slice(-count));
     return one.found;
   };
 }

@@ -52,7 +52,7 @@ export function inDepth(all: readonly Standing[]): Item[] {
   // Thousands of items, at every frame while something is in hand: one by one is several times as fast as flattening.
   const drawn: Item[] = [];
   for (const { layers, hairlines } of shades) {
-    layers[layerOfLines]!.push(...hairlines.all());
+    for (const path of hairlines.all()) layers[layerOfLines]!.push(path);
     for (const layer of layers) for (const item of layer) drawn.push(item);
   }
   for (const layer of front) for (const item of layer) drawn.push(item);
@@ -85,14 +85,9 @@ class Hairlines {
       this.paths.push({ ...item, ...this.look(opacity, width) });
       return;
     }
-    for (const lines of this.waiting) {
-      if (!isAlike(lines[0]!, item)) continue;
-      lines.push(item);
-      if (lines.length === TOGETHER) this.join(lines.splice(0));
-      if (lines.length === 0) this.waiting.splice(this.waiting.indexOf(lines), 1);
-      return;
-    }
-    this.waiting.push([item]);
+    const alike = this.waiting.findIndex(([one]) => isAlike(one!, item));
+    if (alike < 0) this.waiting.push([item]);
+    else if (this.waiting[alike]!.push(item) === TOGETHER) this.join(this.waiting.splice(alike, 1)[0]!);
   }
 
   all(): readonly Path[] {

@@ -139,6 +139,12 @@ export function symbolPath(
 export const sameSubject = (a: Subject | undefined, b: Subject | undefined): boolean =>
   a !== undefined && b !== undefined && subjectKey(a) === subjectKey(b);
 
+/** A selection with a thing more, or without it where it is there. */
+export function toggled(selection: readonly Subject[], subject: Subject): readonly Subject[] {
+  const without = selection.filter((one) => !sameSubject(one, subject));
+  return without.length < selection.length ? without : [...selection, subject];
+}
+
 /** Whether a thing is selected; the keys of a selection are found once. */
 export function isSelected({ selection }: { readonly selection: readonly Subject[] }, subject: Subject): boolean {
   if (selection.length === 0) return false;

@@ -1,3 +1,4 @@
+import { once } from '@rigid-beam/core/once';
 import type { Model } from '@rigid-beam/core/model/model';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { showForce, showMoment } from '@rigid-beam/core/quantities/show-load';
@@ -8,7 +9,6 @@ import { symbolPath, type Item, type Subject } from './display-list';
 import { FRONT } from './behind';
 import { drawnMembers, drawnNodes } from './geometry';
 import { seenPoint } from './projection';
-import { once } from '@rigid-beam/core/once';
 import { sameGround, type Ground } from './ground';
 import { planeTest } from './structure-items';
 import type { View } from './view';

@@ -1,5 +1,5 @@
 import { evaluate, stationary, type Window } from '@rigid-beam/core/results/polynomial';
-import { diagramOf } from '@rigid-beam/core/results/diagram';
+import { diagramOf, type Diagram } from '@rigid-beam/core/results/diagram';
 import type { BoundCurve } from '@rigid-beam/core/results/envelope-reading';
 import type { Stretch } from '@rigid-beam/core/results/envelope';
 import { degreeOf, isStored, offsetOf, type LineQuantity, type Quantity } from '@rigid-beam/core/results/quantities';
@@ -62,16 +62,18 @@ export function rangesOf(
   const extremes = reader.extremes(quantity);
   if (!extremes) return undefined;
   const places = new Set([extremes.max.x, extremes.min.x]);
-  for (const part of partsOf(solution, outcome)) {
-    const { first, end, from, to, length } = diagramOf(solution, part, m);
-    for (let k = first; k < end; k++) {
-      const [start, stop] = [from[k]! + BESIDE * length, to[k]! - BESIDE * length];
-      for (let i = 0; i <= fine; i++) places.add(start + ((stop - start) * i) / fine);
-    }
-  }
+  for (const part of partsOf(solution, outcome)) for (const x of placesOn(diagramOf(solution, part, m), fine)) places.add(x);
   const xs = [...places].sort((a, b) => a - b);
   const read = xs.map((x) => reader.at(quantity, x)!);
   return { max: { xs, values: read.map(({ max }) => max) }, min: { xs, values: read.map(({ min }) => min) } };
+}
+
+/** Places at so many steps of each piece, ascending, at both sides of a jump. */
+function* placesOn({ first, end, from, to, length }: Diagram, steps: number): Generator<number> {
+  for (let k = first; k < end; k++) {
+    const [start, stop] = [from[k]! + BESIDE * length, to[k]! - BESIDE * length];
+    for (let i = 0; i <= steps; i++) yield start + ((stop - start) * i) / steps;
+  }
 }
 
 /** Steps of a piece in a hint of an envelope. */
@@ -88,13 +90,7 @@ export function roughBounds(
   quantity: LineQuantity,
 ): [Samples, Samples] {
   const diagrams = outcomes.map((outcome) => diagramOf(solution, outcome, m));
-  const xs: number[] = [];
-  const { first, end, from, to, length } = diagrams[0]!;
-  for (let k = first; k < end; k++) {
-    // Both sides of a jump.
-    const [start, stop] = [from[k]! + BESIDE * length, to[k]! - BESIDE * length];
-    for (let i = 0; i <= ROUGH_STEPS; i++) xs.push(start + ((stop - start) * i) / ROUGH_STEPS);
-  }
+  const xs = [...placesOn(diagrams[0]!, ROUGH_STEPS)];
   const [max, min] = [xs.map(() => -Infinity), xs.map(() => Infinity)];
   for (const diagram of diagrams)
     xs.forEach((x, i) => {

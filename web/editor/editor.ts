@@ -6,7 +6,7 @@ import { describeIntent } from '@rigid-beam/core/model/edits/describe-intent';
 import type { Intent } from '@rigid-beam/core/model/edits/intent';
 import { clashWords, rebased } from '@rigid-beam/core/model/edits/rebase';
 import type { Notice } from '@rigid-beam/core/model/notice';
-import { sameSubject, type Subject } from '@rigid-beam/drawing/display-list';
+import { toggled, type Subject } from '@rigid-beam/drawing/display-list';
 import { isOn, type SwitchName } from '@rigid-beam/drawing/stage-view';
 import type { RevisionKind } from '@rigid-beam/core/model/edits/revision';
 import { isDeflection, type SheetQuantity } from '@rigid-beam/drawing/view';
@@ -235,9 +235,7 @@ export class Editor {
 
   /** Adds a thing to the selection, or takes it out. */
   toggle(subject: Subject): void {
-    const { selection } = this.state;
-    const without = selection.filter((one) => !sameSubject(one, subject));
-    this.select(without.length < selection.length ? without : [...selection, subject]);
+    this.select(toggled(this.state.selection, subject));
   }
 
   /** Goes to a stage, case or quantity, or switches what it shows; each is a step of the browser's own back and forth. */

@@ -4,7 +4,10 @@ import { Addresses } from './addresses';
 import { PageStore } from './page-store';
 
 beforeEach(() => void jest.useFakeTimers());
-afterEach(() => void jest.useRealTimers());
+afterEach(() => {
+  jest.useRealTimers();
+  Object.assign(globalThis, { requestAnimationFrame: undefined, document: undefined });
+});
 
 test('the page follows at once, waits after an edit, and catches up when it is asked to, or in any case soon', () => {
   const source = createStore(() => ({ count: 0 }));
@@ -83,5 +86,4 @@ test('in a window that is seen the page follows behind the frame that shows what
   );
   jest.advanceTimersByTime(1);
   expect([...steps, page.store.getState().count]).toEqual([0, 0, 0, 1]);
-  Object.assign(globalThis, { requestAnimationFrame: undefined, document: undefined });
 });
