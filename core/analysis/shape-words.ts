@@ -16,12 +16,19 @@ const PLACES = [0.25, 0.5, 0.75];
 function bowOf(structure: Structure, response: StructuralResponse, m: number): number {
   const diagram = diagramOfResponse({ structure }, response, m);
   const { length } = diagram;
-  const away = (quantity: 'v' | 'w'): readonly number[] => {
-    const [start, end] = [valueIn(diagram, quantity, 0), valueIn(diagram, quantity, length)];
-    return PLACES.map((t) => valueIn(diagram, quantity, t * length) - start - t * (end - start));
-  };
-  const [v, w] = [away('v'), isPlane(structure) ? [0, 0, 0] : away('w')];
-  return v.reduce((most, one, i) => Math.max(most, Math.hypot(one, w[i]!) || 0), 0);
+  const at = (t: number): readonly [number, number] => [
+    valueIn(diagram, 'v', t * length),
+    isPlane(structure) ? 0 : valueIn(diagram, 'w', t * length),
+  ];
+  const [v0, w0] = at(0);
+  const [v1, w1] = at(1);
+  let most = 0;
+  for (const t of PLACES) {
+    const [v, w] = at(t);
+    const [dv, dw] = [v - v0 - t * (v1 - v0), w - w0 - t * (w1 - w0)];
+    most = Math.max(most, Math.sqrt(dv * dv + dw * dw) || 0);
+  }
+  return most;
 }
 
 /** What a buckling or swinging shape does, in words: which way nodes move, and which members bow between them; nothing where it only turns nodes. */

@@ -2,19 +2,19 @@ import { lineQuantities, offsetOf } from '../results/quantities';
 import type { Resultant, StructuralResponse } from '../results/results';
 import { FREEDOMS } from '../stiffness/structure';
 
-/** What moves in a shape: by node its translations, by piece its deflections. */
-function movements({ displacements, coefficients, pieceWidth }: StructuralResponse): number[] {
-  const moved: number[] = [];
-  displacements.forEach((value, f) => f % FREEDOMS < 3 && moved.push(value));
-  for (const quantity of lineQuantities.filter((one) => one === 'v' || one === 'w'))
-    if (offsetOf(quantity) < pieceWidth)
-      for (let k = offsetOf(quantity); k < coefficients.length; k += pieceWidth) moved.push(coefficients[k]!);
-  return moved;
-}
+const ACROSS = lineQuantities.filter((one) => one === 'v' || one === 'w').map(offsetOf);
 
-/** The largest movement in a shape, with its sign. */
-export const largestMovement = (shape: StructuralResponse): number =>
-  movements(shape).reduce((max, value) => (Math.abs(value) > Math.abs(max) ? value : max), 0);
+/** The largest movement in a shape, with its sign: of the nodes' translations, and of the deflections where pieces begin. */
+export function largestMovement({ displacements, coefficients, pieceWidth }: StructuralResponse): number {
+  let most = 0;
+  const look = (value: number): void => {
+    if (Math.abs(value) > Math.abs(most)) most = value;
+  };
+  for (let f = 0; f < displacements.length; f++) if (f % FREEDOMS < 3) look(displacements[f]!);
+  for (const offset of ACROSS)
+    if (offset < pieceWidth) for (let k = offset; k < coefficients.length; k += pieceWidth) look(coefficients[k]!);
+  return most;
+}
 
 /** A shape with its largest movement 1, forwards; its numbers are written over, since nobody else has it. */
 export function unitShape(shape: StructuralResponse): StructuralResponse {

@@ -77,10 +77,10 @@ export function derivativesAt(ξ: number, degree: number): Float64Array {
   return out;
 }
 
-/** How many terms bring a wave of half as many radians as the stretch has within `part` of it: its terms fall as zⁿ/(2n + 1)!! (Abramowitz and Stegun, 10.1.2). */
-export function degreeFor(z: number, part: number): number {
+/** How many terms, up to `most`, bring a wave of half as many radians as the stretch has within `part` of it: its terms fall as zⁿ/(2n + 1)!! (Abramowitz and Stegun, 10.1.2). */
+export function degreeFor(z: number, part: number, most: number): number {
   let [n, term] = [0, 1];
-  while (term * (2 * n + 1) > part) {
+  while (n < most && term * (2 * n + 1) > part) {
     n++;
     term *= z / (2 * n + 1);
   }

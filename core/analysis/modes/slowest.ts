@@ -37,7 +37,8 @@ export const ABOUT = 3e-2;
 const BEHIND = 3;
 /** A vector of which less than this part is new is none. */
 const NEW = 1e-8;
-const LITTLE = 0.05;
+/** One of which less than this is new is taken apart once more: rounding is the same, beside what was there, and a large part of what is left. */
+const LITTLE = 1e-3;
 /** So much of some columns is read again and again, which a processor keeps at hand. */
 const AT_ONCE = 2048;
 /** Vectors that were found last lead to what is driven next. */
@@ -205,14 +206,13 @@ export class Slowest {
   vectorsOf(modes: readonly Found[]): readonly Eigen[] {
     // M times a vector is the same sum of M times the basis.
     const columns = modes.map(() => new Float64Array(this.pencil.size));
-    for (const { from, to } of stretches(this.pencil.size))
-      modes.forEach(({ value, parts }, c) => {
-        const column = columns[c]!;
-        parts.forEach((own, i) => {
-          const [part, side] = [own * value, this.sides[i]!];
-          for (let k = from; k < to; k++) column[k]! += part * side[k]!;
-        });
-      });
+    for (let first = 0; first < columns.length; first += BLOCK) {
+      const some = columns.slice(first, first + BLOCK);
+      // What is taken out is less than nothing.
+      const parts = some.map((_, c) => modes[first + c]!.parts.map((own) => -own * modes[first + c]!.value));
+      for (const range of stretches(this.pencil.size))
+        for (let i = 0; i < this.driven.length; i++) takeTimes(some, this.sides[i]!, range, { parts, i });
+    }
     this.pencil.solve(columns);
     return modes.map(({ value }, i) => ({ value, vector: columns[i]! }));
   }

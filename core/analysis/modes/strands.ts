@@ -160,8 +160,19 @@ function bent({ EI, bows, EA }: Section, planes: readonly (typeof IN_V | typeof 
   };
 }
 
-/** The strands of member m. */
-export function strandsOf(s: Structure, m: number): readonly Strand[] {
+/** The strands of members, one after the other: those of one stiffness, which are most, have the same ones. */
+export function strandsIn(s: Structure): (m: number) => readonly Strand[] {
+  const known = new Map<string, readonly Strand[]>();
+  return (m) => {
+    const o = STIFFNESS_WIDTH * m;
+    const key = `${s.stiffnesses.subarray(o, o + STIFFNESS_WIDTH).join()} ${s.bows[m]}`;
+    let strands = known.get(key);
+    if (!strands) known.set(key, (strands = strandsOf(s, m)));
+    return strands;
+  };
+}
+
+function strandsOf(s: Structure, m: number): readonly Strand[] {
   const o = STIFFNESS_WIDTH * m;
   const [EA, GJ, EIz, EIy, EIyz, GAy, GAz] = s.stiffnesses.subarray(o, o + STIFFNESS_WIDTH) as unknown as readonly [
     ...[number, number, number, number, number, number, number],

@@ -10,17 +10,17 @@ import { addToNodes, endDisplacements, toNodes } from '../../stiffness/transform
 import type { System } from '../factorise';
 import { degreeFor } from './legendre';
 import type { Masses } from './masses';
-import { strandsOf, type Strand } from './strands';
+import { strandsIn, type Strand } from './strands';
 import { swingingStrand, type Hold, type SwingingStrand } from './swinging-strand';
 
 const N = MEMBER_FREEDOMS;
 /** What a strand's bubbles may miss of its movement: of a frequency they miss the square of it. */
 const MISSED = 1e-5;
 /**
- * Bubbles have so many degrees at least, across a member and along it: then they answer the inertia of whatever its ends lead it to exactly (the cubic's calls up
- * curvatures of the fifth degree), and what is missing is of the next order.
+ * Bubbles have so many degrees at least, across a member and along it. Six and two answer the inertia of whatever its ends lead it to exactly (the cubic's calls
+ * up curvatures of the fifth degree); a little more is what the slow modes of a building need, which are found in one go then.
  */
-const FIRST = { bent: 6, straight: 2 };
+const FIRST = { bent: 7, straight: 4 };
 /** Motions that nothing resists are held by so much more where modes are counted, that they swing with nothing. */
 const HELD = 1e8;
 const UNLOADED = new Float64Array(N);
@@ -31,6 +31,17 @@ export interface SwingingMember {
   readonly swinging: readonly SwingingStrand[];
   readonly degrees: readonly number[];
   readonly inner: number;
+  readonly mass: MemberMass;
+}
+
+/**
+ * M of a member by rows, over its own ends (12, local) and its inner columns: row i has the numbers from `firsts[i]` to before `firsts[i + 1]`, each with its column.
+ * What is zero, which is most of it, is left out.
+ */
+interface MemberMass {
+  readonly firsts: Int32Array;
+  readonly columns: Int32Array;
+  readonly values: Float64Array;
 }
 
 /**
@@ -50,10 +61,11 @@ export class Swinging {
   ) {
     const { structure, numbering } = system;
     const known = new Map<string, SwingingMember>();
+    const strandsOf = strandsIn(structure);
     this.firsts = new Int32Array(structure.lengths.length);
     let size = numbering.size;
     this.members = Array.from(structure.lengths, (_, m) => {
-      const strands = strandsOf(structure, m);
+      const strands = strandsOf(m);
       const degrees = this.isMassless(m) ? strands.map(() => 0) : degreesOf(m, strands);
       const key = this.keyOf(m, degrees);
       let member = known.get(key);
@@ -73,10 +85,15 @@ export class Swinging {
     );
   }
 
-  /** With as many bubbles as modes up to λ need; itself where it has them. */
+  /**
+   * With as many bubbles as modes up to λ need, twice as many as it has at most: with more of them slower modes may be found, and λ be much less. Itself where
+   * it has them.
+   */
   fineFor(λ: number): Swinging {
     const needed = this.members.map(({ swinging, degrees }, m) =>
-      this.isMassless(m) ? degrees : swinging.map((strand, i) => Math.max(degrees[i]!, degreeFor(strand.argument(λ), MISSED))),
+      this.isMassless(m)
+        ? degrees
+        : swinging.map((strand, i) => Math.max(degrees[i]!, degreeFor(strand.argument(λ), MISSED, 2 * degrees[i]!))),
     );
     const isFine = this.members.every(({ degrees }, m) => degrees.every((degree, i) => degree >= needed[m]![i]!));
     return isFine ? this : new Swinging(this.system, this.masses, (m) => needed[m]!);
@@ -114,7 +131,8 @@ export class Swinging {
       const hold: Hold = { length: structure.lengths[m]!, following, released };
       return swingingStrand(strand, this.masses.along[m]!, hold, degrees[i]!);
     });
-    return { strands, swinging, degrees, inner: swinging.reduce((sum, { inner }) => sum + inner, 0) };
+    const inner = swinging.reduce((sum, { inner }) => sum + inner, 0);
+    return { strands, swinging, degrees, inner, mass: massOf(strands, swinging, inner) };
   }
 
   /** By part of a vector: the displacements of the nodes (6n, nodes' axes). */
@@ -145,14 +163,8 @@ export class Swinging {
     const joined = { structure: s, transforms: matrices.transforms };
     const slot = { values: forces, at: 0 };
     for (let m = 0; m < this.members.length; m++) {
-      const { strands, swinging } = this.members[m]!;
       endDisplacements(s, m, matrices.transforms[m], d, ends);
-      forces.fill(0);
-      let at = this.firsts[m]!;
-      for (let i = 0; i < strands.length; i++) {
-        multiplyStrand(strands[i]!, swinging[i]!, { ends, forces, x, out, at });
-        at += swinging[i]!.inner;
-      }
+      multiplyMember(this.members[m]!, { ends, forces, x, out, at: this.firsts[m]! });
       addToNodes(joined, m, slot, nodes);
     }
     const { freedoms } = numbering;
@@ -217,33 +229,56 @@ export class Swinging {
   }
 }
 
-interface StrandTask {
+/** Those of its strands, each of which has its freedoms of the ends to itself. */
+function massOf(strands: readonly Strand[], swinging: readonly SwingingStrand[], inner: number): MemberMass {
+  const rows: [column: number, value: number][][] = Array.from({ length: N + inner }, () => []);
+  let at = N;
+  swinging.forEach(({ mass, outer, inner: own }, s) => {
+    const { places, signs } = strands[s]!;
+    const width = outer + own;
+    const first = at;
+    const placeOf = (i: number): number => (i < outer ? places[i]! : first + i - outer);
+    const signOf = (i: number): number => (i < outer ? signs[i]! : 1);
+    for (let i = 0; i < width; i++)
+      for (let j = 0; j < width; j++) {
+        const value = signOf(i) * signOf(j) * mass[width * i + j]!;
+        if (value !== 0) rows[placeOf(i)]!.push([placeOf(j), value]);
+      }
+    at += own;
+  });
+  const firsts = new Int32Array(rows.length + 1);
+  rows.forEach(({ length }, i) => (firsts[i + 1] = firsts[i]! + length));
+  const all = rows.flat();
+  return {
+    firsts,
+    columns: Int32Array.from(all, ([column]) => column),
+    values: Float64Array.from(all, ([, value]) => value),
+  };
+}
+
+interface MemberTask {
   readonly ends: Float64Array;
   readonly forces: Float64Array;
   readonly x: Float64Array;
   readonly out: Float64Array;
+  /** Where its inner columns begin in x and out. */
   readonly at: number;
 }
 
-/** Room for what a strand does, however many columns it has. */
+/** Room for what a member does, however many columns it has. */
 let room = new Float64Array(64);
 
-function multiplyStrand(
-  { places, signs }: Strand,
-  { mass, outer, inner }: SwingingStrand,
-  { ends, forces, x, out, at }: StrandTask,
-): void {
-  // oxfmt-ignore
-  const width = outer + inner;
-  if (room.length < width) room = new Float64Array(2 * width);
+function multiplyMember({ mass: { firsts, columns, values }, inner }: SwingingMember, task: MemberTask): void {
+  const { ends, forces, x, out, at } = task;
+  if (room.length < N + inner) room = new Float64Array(2 * (N + inner));
   const own = room;
-  for (let i = 0; i < outer; i++) own[i] = signs[i]! * ends[places[i]!]!;
-  for (let i = 0; i < inner; i++) own[outer + i] = x[at + i]!;
-  for (let i = 0, row = 0; i < width; i++, row += width) {
+  for (let i = 0; i < N; i++) own[i] = ends[i]!;
+  for (let i = 0; i < inner; i++) own[N + i] = x[at + i]!;
+  for (let i = 0, e = 0; i < N + inner; i++) {
     let sum = 0;
-    for (let j = 0; j < width; j++) sum += mass[row + j]! * own[j]!;
-    if (i < outer) forces[places[i]!]! += signs[i]! * sum;
-    else out[at + i - outer] = sum;
+    for (const end = firsts[i + 1]!; e < end; e++) sum += values[e]! * own[columns[e]!]!;
+    if (i < N) forces[i] = sum;
+    else out[at + i - N] = sum;
   }
 }
 

@@ -29,7 +29,7 @@ const BALANCED = 1e-6;
 /** So many vectors are tried for each mode that is asked for, and so many in any case. */
 const VECTORS = { each: 8, least: 120 };
 /** Members are divided finer as often as this, while the modes that are found need it. */
-const FINER = 6;
+const FINER = 10;
 /** So often modes that the count has beside those that were found are looked for. */
 const MORE = 4;
 
@@ -159,15 +159,17 @@ function slowestModes(first: Swinging, { modes, kernels, progress }: Search): Fo
   const most = Math.max(VECTORS.least, VECTORS.each * modes);
   let swinging = first;
   let slowest = new Slowest(swinging);
+  let isFine = false;
   const find = (settled: number, from: number, to: number): readonly Found[] | undefined =>
     slowest.find({ wanted: modes, settled, most, watch: (part) => progress?.('cases', from + part * (to - from)) });
-  for (let round = 0; round < FINER; round++) {
+  for (let round = 0; round < FINER && !isFine; round++) {
     const rough = find(ABOUT, 0, 0.4);
     if (!rough) return 'unsettled';
     const last = rough[Math.min(modes, rough.length) - 1];
     if (!last) return { swinging, eigens: [] };
     const finer = swinging.fineFor(last.value);
-    if (finer === swinging) break;
+    isFine = finer === swinging;
+    if (isFine) continue;
     const { size } = swinging.system.numbering;
     const start = slowest.vectorsOf(rough).map(({ vector }) => {
       const nodes = new Float64Array(finer.size);
@@ -177,6 +179,7 @@ function slowestModes(first: Swinging, { modes, kernels, progress }: Search): Fo
     swinging = finer;
     slowest = new Slowest(swinging, start);
   }
+  if (!isFine) return 'unsettled';
   for (let more = 0; more < MORE; more++) {
     const eigens = find(SETTLED, 0.4, 0.8);
     if (!eigens) return 'unsettled';
