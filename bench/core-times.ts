@@ -65,10 +65,21 @@ const models: [string, Model, number][] = [
   ['space building of 1,056 members, 3 cases', spaceBuilding(5, 5, 11, 3), 9],
   ['space building of 10,582 members, 1 case', spaceBuilding(12, 12, 22, 1), 3],
 ];
-// `models FOLDER` writes the two space buildings as files, for their pages, and with more cases than a drawing keeps, for the sheet.
+/** A building of six cases, six sums of all of them and two envelopes of these sums: more of each than a drawing keeps. */
+function combined(base: Model): Model {
+  const factors = (i: number): Record<string, number> =>
+    Object.fromEntries(base.cases.map(({ id }, c) => [id, ((i * 7 + c * 3) % 5) / 2 + 0.1]));
+  const sums = Array.from({ length: 6 }, (_, i) => ({ id: `U${i}`, type: 'sum' as const, factors: factors(i) }));
+  const of = sums.map(({ id }) => id);
+  const envelopes = ['E0', 'E1'].map((id) => ({ id, type: 'envelope' as const, of }));
+  return { ...base, combinations: [...sums, ...envelopes] };
+}
+
+// `models FOLDER` writes the two space buildings as files, for their pages, and with cases and combinations, for the sheet.
 const [what, folder = ''] = process.argv.slice(2);
 if (what === 'models') {
-  const written = [...models.slice(-2).map(([, model]) => model), spaceBuilding(5, 5, 11, 6), spaceBuilding(12, 12, 22, 6)];
+  const combinedOnes = [spaceBuilding(5, 5, 11, 6), spaceBuilding(12, 12, 22, 6)].map(combined);
+  const written = [...models.slice(-2).map(([, model]) => model), ...combinedOnes];
   written.forEach((model, i) => writeFileSync(path.join(folder, `${i}.json`), JSON.stringify(model)));
   process.exit(0);
 }

@@ -1,8 +1,8 @@
 import { expect, test } from '@jest/globals';
 import { spaceBuilding } from '../bench/structures';
 import { governingValues, largestOf } from './diagram-scale';
-import { FRONT, inDepth } from './behind';
-import { worldPath, type Item } from './display-list';
+import { FRONT, inDepth, type Hairlines } from './behind';
+import { VERTEX, worldPath, type Item } from './display-list';
 import { drawnMembers, nearness } from './geometry';
 import { lookFrom, LOOKS } from './projection';
 import { sheetItems } from './sheet-items';
@@ -112,4 +112,29 @@ test('lines of one look that stand behind are a few paths, which draw each of th
   const byPlace = lines.sort((a, b) => a[0]! - b[0]!).map((line) => line.map((value) => value + 0));
   expect(byPlace).toEqual(places.map((i) => [i, 0, i, 1, i + 0.5, i % 3]));
   for (const { stroke, vertices } of paths(drawn)) expect((vertices[0]! % 2 === 1 ? 'shear' : 'moment') === stroke).toBe(true);
+});
+
+test('a line that is written straight among others has none of the pixels of those before it', () => {
+  const moved = { ...worldPath([0, 0, 1, 0], { stroke: 'shear' }), vertices: Float64Array.of(0, 0, 5, 5, 1, 0, 5, 5) };
+  const count = 10;
+  const drawn = paths(
+    inDepth([
+      ...Array.from({ length: count }, () => ({ near: 0.5, items: () => [moved] })),
+      ...Array.from({ length: count }, (_, i) => ({
+        near: 0.5,
+        items: () => [],
+        outline: (lines: Hairlines) => {
+          const { vertices, first } = lines.line('shear', 1, 2);
+          vertices.set([i, 1], first * VERTEX);
+          vertices.set([i, 2], (first + 1) * VERTEX);
+        },
+      })),
+    ]),
+  );
+  const [before, after] = drawn.map(({ vertices }) =>
+    Array.from({ length: vertices.length / VERTEX }, (_, v) => vertices[VERTEX * v + 2]),
+  );
+  expect(drawn).toHaveLength(2);
+  expect(new Set(before)).toEqual(new Set([5]));
+  expect(new Set(after)).toEqual(new Set([0]));
 });

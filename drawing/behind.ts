@@ -1,5 +1,5 @@
 import type { Model } from '@rigid-beam/core/model/model';
-import { VERTEX, verticesFor, type Item, type Path } from './display-list';
+import { VERTEX, verticesFor, type Ink, type Item, type Path } from './display-list';
 import { SHADES } from './level-of-detail';
 import type { Ground } from './ground';
 
@@ -24,7 +24,9 @@ export const isOutline = ({ parts, fill }: Path): boolean => parts === undefined
 interface Standing {
   readonly near: number;
   readonly isSelected?: boolean;
-  readonly items: (seen: 'whole' | 'outline') => readonly Item[];
+  readonly items: () => readonly Item[];
+  /** Draws its outline straight into what is left of lines that stand behind; unless said, that of its items is. */
+  readonly outline?: (lines: Hairlines) => void;
 }
 
 /**
@@ -37,14 +39,18 @@ export function inDepth(all: readonly Standing[]): Item[] {
     hairlines: new Hairlines(shade / SHADES),
   }));
   const front = LAYERS.map((): Item[] => []);
-  for (const { near, isSelected = false, items } of all) {
+  for (const { near, isSelected = false, items, outline } of all) {
     if (near < FAR && !isSelected) continue;
     if (near >= FRONT) {
-      for (const item of items('whole')) front[layerOf(item)]!.push(item);
+      for (const item of items()) front[layerOf(item)]!.push(item);
       continue;
     }
     const { layers, hairlines } = shades[Math.min(SHADES, Math.max(0, Math.round(near * SHADES)))]!;
-    for (const item of items(isSelected ? 'whole' : 'outline')) {
+    if (outline && !isSelected) {
+      outline(hairlines);
+      continue;
+    }
+    for (const item of items()) {
       if (isSelection(item)) layers[layerOf(item)]!.push(item);
       else if (item.kind === 'path' && isOutline(item)) hairlines.add(item);
     }
@@ -69,45 +75,75 @@ const isSelection = (item: Item): boolean => item.kind === 'path' && (item.strok
 /** So many lines are one path: without a graphics processor one of hundreds takes several times as long. */
 const TOGETHER = 10;
 
-const isAlike = (a: Path, b: Path): boolean => a.stroke === b.stroke && a.opacity === b.opacity && a.width === b.width;
+/** Lines of one look that wait for others. */
+class Waiting {
+  lines = 0;
+  count = 0;
+  starts: number[] = [];
+  vertices = new Float64Array(64 * VERTEX);
+
+  constructor(
+    readonly stroke: Ink,
+    readonly width: number,
+    readonly opacity: number,
+  ) {}
+
+  isAlike(stroke: Ink, width: number, opacity: number): boolean {
+    return this.stroke === stroke && this.width === width && this.opacity === opacity;
+  }
+
+  /** Room for so many vertices more. */
+  grow(more: number): void {
+    if (this.lines > 0) this.starts.push(this.count);
+    this.lines++;
+    this.count += more;
+    if (this.count * VERTEX <= this.vertices.length) return;
+    const larger = new Float64Array(2 * this.count * VERTEX);
+    larger.set(this.vertices);
+    this.vertices = larger;
+  }
+}
 
 /** What is left of lines that stand behind, those of one ink and opacity together: there are thousands, and a path for each would cost more than all else. */
-class Hairlines {
+export class Hairlines {
   private readonly paths: Path[] = [];
-  /** Lines of one look that wait for others. */
-  private readonly waiting: Path[][] = [];
+  private readonly waiting: Waiting[] = [];
 
   constructor(private readonly shade: number) {}
 
+  /** A line of so many vertices that begin at the one that is returned; whoever draws it writes the world places of all of them. */
+  line(stroke: Ink, width: number, count: number, opacity = 1): { readonly vertices: Float64Array; readonly first: number } {
+    let alike = this.waiting.find((one) => one.isAlike(stroke, width, opacity));
+    if (!alike) this.waiting.push((alike = new Waiting(stroke, width, opacity)));
+    if (alike.lines === TOGETHER) this.join(alike);
+    alike.grow(count);
+    return { vertices: alike.vertices, first: alike.count - count };
+  }
+
   add(item: Path): void {
-    const { stroke, closed, subject, depth, starts, opacity = 1, width = 1 } = item;
+    const { stroke, closed, subject, depth, starts, opacity = 1, width = 1, vertices: own } = item;
     if (!stroke || closed || subject || starts || depth !== undefined) {
       this.paths.push({ ...item, ...this.look(opacity, width) });
       return;
     }
-    const alike = this.waiting.findIndex(([one]) => isAlike(one!, item));
-    if (alike < 0) this.waiting.push([item]);
-    else if (this.waiting[alike]!.push(item) === TOGETHER) this.join(this.waiting.splice(alike, 1)[0]!);
+    const { vertices, first } = this.line(stroke, width, own.length / VERTEX, opacity);
+    for (let i = 0, at = first * VERTEX; i < own.length; i++) vertices[at++] = own[i]!;
   }
 
   all(): readonly Path[] {
-    for (const lines of this.waiting.splice(0)) this.join(lines);
+    for (const lines of this.waiting) if (lines.lines > 0) this.join(lines);
     return this.paths;
   }
 
-  private join(lines: readonly Path[]): void {
-    const { stroke, opacity = 1, width = 1 } = lines[0]!;
-    let count = 0;
-    for (const { vertices } of lines) count += vertices.length / VERTEX;
+  private join(lines: Waiting): void {
+    const { stroke, width, opacity, starts, count } = lines;
     const vertices = verticesFor(count);
-    const starts: number[] = [];
-    let at = 0;
-    for (const { vertices: own } of lines) {
-      if (at > 0) starts.push(at / VERTEX);
-      // A few numbers: `set` takes longer than that.
-      for (let i = 0; i < own.length; i++) vertices[at++] = own[i]!;
-    }
-    this.paths.push({ kind: 'path', vertices, starts, stroke: stroke!, ...this.look(opacity, width) });
+    vertices.set(lines.vertices.subarray(0, count * VERTEX));
+    this.paths.push({ kind: 'path', vertices, starts, stroke, ...this.look(opacity, width) });
+    // Whoever draws the next ones writes places, and leaves out what is 0.
+    lines.vertices.fill(0, 0, count * VERTEX);
+    lines.starts = [];
+    lines.lines = lines.count = 0;
   }
 
   /** A faint line is as well a hairline, which a browser draws several times as fast; texts stand on it as on the grid. */

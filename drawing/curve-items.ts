@@ -4,7 +4,8 @@ import { isReadByPlace, partsOf } from '@rigid-beam/core/results/read';
 import { memberReader } from '@rigid-beam/core/results/read-quantity';
 import { readingOf } from '@rigid-beam/core/results/readings';
 import { drawnSide, inkOf, standsOn, UNSEEN, UPRIGHT, type DrawnQuantity, type Mitre } from './diagram-items';
-import { VERTEX, verticesFor, type Item } from './display-list';
+import type { Hairlines } from './behind';
+import { VERTEX, verticesFor, type Ink, type Item } from './display-list';
 import type { DrawnMember } from './geometry';
 import { SKETCHED } from './level-of-detail';
 import { boundOf, rangesOf, roughBounds, samplesOf, signRuns, type Fineness, type Samples } from './samples';
@@ -12,21 +13,43 @@ import { stretchesOn } from './stretches';
 import type { View } from './view';
 
 type Curves = (member: DrawnMember) => readonly Samples[];
-export type DrawDiagram = (member: DrawnMember, lean?: Mitre) => Item[];
 
 /** Draws the diagram of one member after the other. What all of them share is found once: there may be thousands. */
-export function diagramOn(drawn: DrawnQuantity, view: View): DrawDiagram {
-  const curves = curvesOf(drawn, view);
-  const strokes = strokesOf(drawn, view);
+export function diagramOn(drawn: DrawnQuantity, view: View): (member: DrawnMember, lean?: Mitre) => Item[] {
   const ordinates = new Ordinates(drawn);
+  const runs = runsOn(drawn, view, ordinates);
+  const strokes = strokesOf(drawn, view);
   return (member, lean = UPRIGHT) => {
     const items: Item[] = [];
+    runs(member, lean, (run) => addRun(items, run, strokes, ordinates));
+    return items;
+  };
+}
+
+/** As `diagramOn`, as a hint behind others. */
+export function outlineOn(drawn: DrawnQuantity, view: View): (lines: Hairlines, member: DrawnMember, lean?: Mitre) => void {
+  const ordinates = new Ordinates(drawn);
+  const runs = runsOn(drawn, { ...view, detail: 'outline' }, ordinates);
+  return (lines, member, lean = UPRIGHT) =>
+    runs(member, lean, (run) => {
+      const { vertices, first } = lines.line(inkOfRun(drawn, run), 1, run.xs.length + 2);
+      putRun(run, ordinates, vertices, first);
+    });
+}
+
+/** The parts of a member's diagram on one side of it, with the ordinates at hand that stand there. */
+function runsOn(
+  drawn: DrawnQuantity,
+  view: View,
+  ordinates: Ordinates,
+): (member: DrawnMember, lean: Mitre, draw: (run: Samples) => void) => void {
+  const curves = curvesOf(drawn, view);
+  return (member, lean, draw) => {
     ordinates.goTo(member, lean);
     // A straight line between ordinates that lean differently is none.
     const leans = lean.start !== 0 || lean.end !== 0;
     for (const samples of curves(member))
-      for (const run of signRuns(leans ? finer(samples, member.length / 8) : samples)) addRun(items, run, strokes, ordinates);
-    return items;
+      for (const run of signRuns(leans ? finer(samples, member.length / 8) : samples)) draw(run);
   };
 }
 
@@ -84,7 +107,7 @@ function finenessOf({ metresPerUnit }: DrawnQuantity, { scale }: View): (member:
 
 /** How all diagrams of a drawing look. */
 interface Strokes {
-  readonly ink: (value: number) => ReturnType<typeof inkOf>;
+  readonly ink: (run: Samples) => Ink;
   readonly width: number;
   readonly dash: readonly number[] | undefined;
   /** Opacity of the area, and metres of the member from one ordinate to the next: what is undefined is not drawn. */
@@ -92,12 +115,12 @@ interface Strokes {
   readonly spacing: number | undefined;
 }
 
-function strokesOf({ quantity }: DrawnQuantity, { weight, detail, style, scale }: View): Strokes {
-  const { dash, spacing } = quantityTable[quantity].line!;
+function strokesOf(drawn: DrawnQuantity, { weight, detail, style, scale }: View): Strokes {
+  const { dash, spacing } = quantityTable[drawn.quantity].line!;
   const isLineOnly = weight < SKETCHED || detail === 'outline' || style === 'line';
   const isFilled = style === 'filled';
   return {
-    ink: (value) => inkOf(quantity, value),
+    ink: (run) => inkOfRun(drawn, run),
     // While something is in hand thin lines keep up better.
     width: detail === 'whole' ? 1.6 * weight : 1,
     dash: dash?.map((d) => d * weight),
@@ -136,19 +159,25 @@ class Ordinates {
   }
 }
 
+const inkOfRun = ({ quantity }: DrawnQuantity, { values }: Samples): Ink => {
+  let sum = 0;
+  for (const value of values) sum += value;
+  return inkOf(quantity, sum);
+};
+
+/** Writes the line of a run, from its member and back to it. */
+function putRun({ xs, values }: Samples, ordinates: Ordinates, vertices: Float64Array, first: number): void {
+  const last = xs.length - 1;
+  ordinates.put(vertices, first, xs[0]!, 0);
+  for (let i = 0; i <= last; i++) ordinates.put(vertices, first + i + 1, xs[i]!, values[i]!);
+  ordinates.put(vertices, first + last + 2, xs[last]!, 0);
+}
+
 /** A part of a curve on one side of its member. */
 function addRun(items: Item[], run: Samples, { ink, width, dash, area, spacing }: Strokes, ordinates: Ordinates): void {
-  const { xs, values } = run;
-  const last = xs.length - 1;
-  const vertices = verticesFor(xs.length + 2);
-  let sum = 0;
-  ordinates.put(vertices, 0, xs[0]!, 0);
-  for (let i = 0; i <= last; i++) {
-    sum += values[i]!;
-    ordinates.put(vertices, i + 1, xs[i]!, values[i]!);
-  }
-  ordinates.put(vertices, last + 2, xs[last]!, 0);
-  const stroke = ink(sum);
+  const vertices = verticesFor(run.xs.length + 2);
+  putRun(run, ordinates, vertices, 0);
+  const stroke = ink(run);
   if (area !== undefined) items.push({ kind: 'path', vertices, closed: true, fill: stroke, opacity: area });
   const line = { kind: 'path', vertices, stroke, width, texts: 'rather beside' } as const;
   items.push(dash ? { ...line, dash } : line);

@@ -4,6 +4,7 @@ import { evaluate } from '@rigid-beam/core/results/polynomial';
 import { isStored, offsetOf, quantityTable } from '@rigid-beam/core/results/quantities';
 import { valueIn } from '@rigid-beam/core/results/read';
 import type { Solution } from '@rigid-beam/core/results/results';
+import type { Hairlines } from './behind';
 import { VERTEX, verticesFor, type Ink, type Item } from './display-list';
 import { pointOn, type DrawnMember } from './geometry';
 import { bulgeOf } from './samples';
@@ -105,13 +106,44 @@ const MOST_STEPS = 16;
 
 const [OF_U, OF_V, OF_W] = [offsetOf('u'), offsetOf('v'), offsetOf('w')];
 
+/** Whether deflections are what is looked at, or stand there beside it. */
+type Strength = 'asked for' | 'besides';
+
+/** While something is in hand thin lines keep up better. */
+const widthOf = ({ detail, weight }: Ground, strength: Strength): number =>
+  detail === 'whole' ? (strength === 'asked for' ? 2.2 : 1.6) * weight : 1;
+
 /** The deflected axis of a member, `factor` times larger than life. */
-export function deflectedPath(
-  { solution, outcome, factor }: Deflected,
+export function deflectedPath(deflected: Deflected, member: DrawnMember, view: Ground, strength: 'asked for' | 'besides'): Item {
+  const points = deflectedPoints(deflected, member, view);
+  const vertices = verticesFor(points.length / 2);
+  write(points, vertices, 0);
+  const line = { kind: 'path', vertices, stroke: 'deflection', width: widthOf(view, strength), texts: 'rather beside' } as const;
+  if (strength === 'asked for' || view.detail !== 'whole') return line;
+  return { ...line, dash: (view.weight < 1 ? FAR_DASHES : NEAR_DASHES).map((part) => part * view.weight) };
+}
+
+/** As a hint behind others. */
+export function deflectedOutline(
+  lines: Hairlines,
+  deflected: Deflected,
   member: DrawnMember,
-  view: Ground,
-  strength: 'asked for' | 'besides',
-): Item {
+  ...[view, strength]: [view: Ground, strength: Strength]
+): void {
+  const points = deflectedPoints(deflected, member, view);
+  const { vertices, first } = lines.line('deflection', widthOf(view, strength), points.length / 2);
+  write(points, vertices, first);
+}
+
+function write(points: readonly number[], vertices: Float64Array, first: number): void {
+  for (let i = 0, v = first * VERTEX; i < points.length; i += 2, v += VERTEX) {
+    vertices[v] = points[i]!;
+    vertices[v + 1] = points[i + 1]!;
+  }
+}
+
+/** X and Y of the points of a deflected axis; the list holds those of the next member when it is asked for them. */
+function deflectedPoints({ solution, outcome, factor }: Deflected, member: DrawnMember, view: Ground): readonly number[] {
   const diagram = diagramOf(solution, outcome, member.index);
   const { coefficients: c, width: stored, from: begins, to: ends } = diagram;
   const { x1, y1, ex, ey, ez } = member;
@@ -131,16 +163,6 @@ export function deflectedPath(
       points.push(x1 + ex[0] * along + ey[0] * dv + ez[0] * dw, y1 + ex[1] * along + ey[1] * dv + ez[1] * dw);
     }
   }
-  const vertices = verticesFor(points.length / 2);
-  for (let i = 0, v = 0; i < points.length; i += 2, v += VERTEX) {
-    vertices[v] = points[i]!;
-    vertices[v + 1] = points[i + 1]!;
-  }
-  // While something is in hand thin lines keep up better.
-  const width = view.detail === 'whole' ? (strength === 'asked for' ? 2.2 : 1.6) * view.weight : 1;
-  const line = { kind: 'path', vertices, stroke: 'deflection', width, texts: 'rather beside' } as const;
-  if (strength === 'asked for' || view.detail !== 'whole') return line;
-  return { ...line, dash: (view.weight < 1 ? FAR_DASHES : NEAR_DASHES).map((part) => part * view.weight) };
+  return points;
 }
-/** Of one member after the other. */
 const points: number[] = [];

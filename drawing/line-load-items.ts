@@ -47,7 +47,7 @@ export function comb(context: Context, member: DrawnMember, load: LineLoad, subj
   const a = (load.from.at ?? 0) * measure;
   const b = load.to.at === undefined ? member.length : load.to.at * measure;
   const w = context.view.weight;
-  const base = (subject.kind === 'load' && context.bases.get(subject.id)) || 0;
+  const base = subject.kind === 'load' ? context.baseOf(subject.id) : 0;
   const acting: Acting = { ...(load.axes && { axes: load.axes }), factor, base };
   const at = (t: number): Ordinate => ordinate(context, member, acting, a + t * (b - a), mixed(load, t));
   const stroke = inkOf(context, subject);
@@ -121,7 +121,7 @@ export function intensityLabel(
   subject: Subject,
   factor: number,
 ): Item {
-  const base = (subject.kind === 'load' && context.bases.get(subject.id)) || 0;
+  const base = subject.kind === 'load' ? context.baseOf(subject.id) : 0;
   const { x, y, ox, oy } = ordinate(context, member, { ...(axes && { axes }), factor, base }, at, beside);
   const length = Math.hypot(ox, oy) || 1;
   const away: [number, number] = [ox / length, oy / length];

@@ -13,6 +13,7 @@ export interface TextBox {
 
 /** What a text meets where it would stand. */
 export type Met = 'nothing' | 'something light' | 'something heavy';
+export type Obstacle = Exclude<Met, 'nothing'>;
 
 /** A box that is tried, with cosine and sine of its angle and half the sides of a square round it. */
 export interface Probe {
@@ -90,16 +91,16 @@ export class LinesByCell {
     for (const item of list) if (keepsOff(item)) this.addPath(item, camera);
   }
 
-  /** What a box would touch of the lines of a cell, or touches already. */
-  met(box: Probe, cell: number, known: Met): Met {
+  /** What a box would touch of the lines of a cell, or touches already; what is enough for the one who asks ends the search. */
+  met(box: Probe, cell: number, known: Met, enough: Obstacle): Met {
     const { numbers, entries } = this;
     let met = known;
     for (let entry = this.last[cell]!; entry >= 0; entry = entries[2 * entry + 1]!) {
       const at = LINE * entries[2 * entry]!;
       const isHeavy = numbers[at + 5] === 1;
       if ((!isHeavy && met !== 'nothing') || !this.crosses(box, at)) continue;
-      if (isHeavy) return 'something heavy';
-      met = 'something light';
+      met = isHeavy ? 'something heavy' : 'something light';
+      if (isHeavy || enough === 'something light') return met;
     }
     return met;
   }
@@ -114,12 +115,8 @@ export class LinesByCell {
     const [bx, by] = [numbers[at + 2]! - box.x, numbers[at + 3]! - box.y];
     if ((ax < -reach && bx < -reach) || (ax > reach && bx > reach)) return false;
     if ((ay < -reach && by < -reach) || (ay > reach && by > reach)) return false;
-    return cuts(
-      [c * ax + s * ay, c * ay - s * ax],
-      [c * bx + s * by, c * by - s * bx],
-      box.width / 2 + air,
-      box.height / 2 + air - 1,
-    );
+    const [w, h] = [box.width / 2 + air, box.height / 2 + air - 1];
+    return cuts(c * ax + s * ay, c * ay - s * ax, c * bx + s * by, c * by - s * bx, w, h);
   }
 
   private addPath({ vertices, parts, starts, closed, width = 1, stroke, texts }: Path, camera: Camera): void {
@@ -185,18 +182,13 @@ const keepsOff = (item: Item): item is Path => item.kind === 'path' && item.text
 /** Pixels between a text and what it keeps off. */
 const AIR = 1.5;
 
-type Pair = readonly [number, number];
-
-/** Whether the line from a to b meets the box of these half sizes about the origin (Liang and Barsky). */
-function cuts([ax, ay]: Pair, [bx, by]: Pair, w: number, h: number): boolean {
-  let [low, high] = [0, 1];
-  const clip = (p: number, q: number): boolean => {
-    if (p === 0) return q >= 0;
-    const t = q / p;
-    if (p < 0) low = Math.max(low, t);
-    else high = Math.min(high, t);
-    return low <= high;
-  };
+/** Whether the line from a to b meets the box of half sizes w and h about the origin: there is a part of it that is within in both axes (Liang and Barsky). */
+function cuts(...[ax, ay, bx, by, w, h]: [number, number, number, number, number, number]): boolean {
   const [dx, dy] = [bx - ax, by - ay];
-  return clip(-dx, ax + w) && clip(dx, w - ax) && clip(-dy, ay + h) && clip(dy, h - ay);
+  // A line along an axis is within in the other all the way or nowhere: from −∞ to ∞, or not at all.
+  const [left, right] = [(-w - ax) / dx, (w - ax) / dx];
+  const [below, above] = [(-h - ay) / dy, (h - ay) / dy];
+  const low = Math.max(0, Math.min(left, right), Math.min(below, above));
+  const high = Math.min(1, Math.max(left, right), Math.max(below, above));
+  return low <= high;
 }

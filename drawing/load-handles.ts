@@ -39,7 +39,7 @@ export function loadHandles(model: Model, factors: ReadonlyMap<string, number>, 
       const tip = ordinate(
         context,
         member,
-        { ...(load.axes && { axes: load.axes }), factor: 1, base: context.bases.get(load.id) ?? 0 },
+        { ...(load.axes && { axes: load.axes }), factor: 1, base: context.baseOf(load.id) },
         at,
         load[end],
       );

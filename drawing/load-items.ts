@@ -37,12 +37,13 @@ function drawnLoads(model: Model, factors: ReadonlyMap<string, number>, view: Gr
   const nearOf = nearnessOfLoads(model, view, context);
   const isHint = view.loads === 'faint' && isCrowded(model, view) && view.selection.length === 0;
   const all = acting.flatMap(({ load, origin, factor }) => {
+    const near = nearOf(load);
     // In a crowd a hint of what stands behind would not be seen.
-    if (isHint && nearOf(load) < FRONT) return [];
+    if (isHint && near < FRONT) return NOTHING;
     const subject: Subject = { kind: 'load', id: origin.id };
     const said = isCompound(origin) || isNotional(origin) || view.loads !== 'said' ? 'drawn' : 'said';
     const items = (): Item[] => itemsOf(context, load, subject, factor, said);
-    return [{ near: nearOf(load), isSelected: isSelected(view, subject), items }];
+    return { near, isSelected: isSelected(view, subject), items };
   });
   const items = isCrowded(model, view) ? inDepth(all) : all.flatMap((one) => one.items());
   if (view.loads !== 'said') {
@@ -58,6 +59,8 @@ function drawnLoads(model: Model, factors: ReadonlyMap<string, number>, view: Gr
   ];
 }
 
+const NOTHING: readonly never[] = [];
+
 /** The same factors of the same cases act. */
 const sameActing = (one: unknown, other: unknown): boolean =>
   one instanceof Map && other instanceof Map
@@ -71,13 +74,22 @@ const strongLoads = once(drawnLoads, sameActing);
 /** The single loads of the cases that act, each with the load that it comes from. */
 function actingLoads(model: Model, factors: ReadonlyMap<string, number>): ActingLoad[] {
   const { loads, origins } = expandLoads(model);
-  return loads.flatMap((load, i): ActingLoad[] => {
-    const [origin, factor] = [origins[i]!, factors.get(load.case) ?? 0];
-    if (factor === 0) return [];
-    if (!isOnDeck(origin)) return [{ load, origin, factor }];
-    const isFirst = origins[i - 1] !== origin || loads[i - 1]!.case !== load.case;
-    return isFirst ? axlesOnDeck(model, origin, load.case).map((axle) => ({ load: axle, origin, factor })) : [];
+  const acting: ActingLoad[] = [];
+  loads.forEach((load, index) => {
+    const [origin, factor] = [origins[index]!, factors.get(load.case) ?? 0];
+    if (factor === 0) return;
+    if (!isOnDeck(origin)) acting.push({ index, load, origin, factor });
+    else for (const axle of drawnAs(model, index, load)) acting.push({ index, load: axle, origin, factor });
   });
+  return acting;
+}
+
+/** What an expanded load is drawn as: those of a load on a deck, which hand it to the nodes, are drawn as its axles, once. */
+function drawnAs(model: Model, index: number, load: PrimitiveLoad): readonly DrawnLoad[] {
+  const { loads, origins } = expandLoads(model);
+  const origin = origins[index]!;
+  if (!isOnDeck(origin)) return [load];
+  return origins[index - 1] === origin && loads[index - 1]!.case === load.case ? [] : axlesOnDeck(model, origin, load.case);
 }
 
 /** What all loads of a drawing are drawn with. */
@@ -87,8 +99,8 @@ export function contextOf(
   view: Ground,
   acting: readonly ActingLoad[] = actingLoads(model, factors),
 ): Context {
-  const members = new Map(membersInFront(model, view).map((member) => [member.id, member]));
-  const largest = view.loadScale ?? largestOf(model, acting);
+  const members = membersById(membersInFront(model, view));
+  const largest = view.loadScale ?? largestOf(model, factors);
   return {
     model,
     members,
@@ -97,38 +109,41 @@ export function contextOf(
     view,
     inks: inksOf(model),
     largest,
-    bases: stackedLoads(acting, largest.intensity),
+    baseOf: stackedLoads(model, acting, largest.intensity),
     leaving: leavingOf(model, members),
   };
 }
 
+const membersById = once(
+  (members: readonly DrawnMember[]): ReadonlyMap<string, DrawnMember> => new Map(members.map((member) => [member.id, member])),
+);
+
 /** The scale that the loads of a model are drawn to, for one that is not among them yet. */
-export const loadScaleOf = (model: Model): Context['largest'] => largestOf(model, []);
+export const loadScaleOf = (model: Model): Context['largest'] => largestOf(model, NO_FACTORS);
+const NO_FACTORS: ReadonlyMap<string, number> = new Map();
 
 /** One scale for all loads of a kind, whichever case acts: a factor lengthens it where more than the model's largest acts. */
-function largestOf(model: Model, acting: readonly ActingLoad[]): Context['largest'] {
-  let [intensity, force] = largestInModel(model);
-  for (const { load, factor } of acting) {
-    intensity = Math.max(intensity, Math.abs(factor) * intensityOf(load));
-    force = Math.max(force, Math.abs(factor) * forceOf(load));
+function largestOf(model: Model, factors: ReadonlyMap<string, number>): Context['largest'] {
+  let [intensity, force] = [0, 0];
+  for (const [id, largest] of largestByCase(model)) {
+    const factor = Math.max(1, Math.abs(factors.get(id) ?? 0));
+    intensity = Math.max(intensity, factor * largest.intensity);
+    force = Math.max(force, factor * largest.force);
   }
   return { intensity, force };
 }
 
-const largestInModel = once((model: Model): readonly [number, number] => {
-  let [intensity, force] = [0, 0];
-  const { loads, origins } = expandLoads(model);
-  const all = loads.flatMap((load, i): readonly DrawnLoad[] => {
-    const origin = origins[i]!;
-    if (!isOnDeck(origin)) return [load];
-    // In its own case; a force of 1 N where it travels is nothing beside it.
-    return origins[i - 1] === origin ? [] : axlesOnDeck(model, origin, load.case);
+const largestByCase = once((model: Model): ReadonlyMap<string, Context['largest']> => {
+  const found = new Map<string, { intensity: number; force: number }>();
+  expandLoads(model).loads.forEach((expanded, i) => {
+    const largest = found.get(expanded.case) ?? { intensity: 0, force: 0 };
+    found.set(expanded.case, largest);
+    for (const load of drawnAs(model, i, expanded)) {
+      largest.intensity = Math.max(largest.intensity, intensityOf(load));
+      largest.force = Math.max(largest.force, forceOf(load));
+    }
   });
-  for (const load of all) {
-    intensity = Math.max(intensity, intensityOf(load));
-    force = Math.max(force, forceOf(load));
-  }
-  return [intensity, force];
+  return found;
 });
 
 /** Found when the first arrow asks. */

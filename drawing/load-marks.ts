@@ -18,8 +18,8 @@ export interface Context {
   readonly inks: ReadonlyMap<string, Ink>;
   /** The largest intensity and force of the model, or that act: they take the longest arrow, in every case. */
   readonly largest: { readonly intensity: number; readonly force: number };
-  /** Line loads that stand above others, by their ids: pixels between the member and their feet. */
-  readonly bases: ReadonlyMap<string, number>;
+  /** Pixels between the member and the feet of a line load, by its id: more than 0 where it stands above others. */
+  readonly baseOf: (load: string) => number;
   /** Where members lead from a node, as it is seen: an arrow along one of them would be hidden. */
   readonly leaving: (node: string) => readonly (readonly [number, number])[];
 }

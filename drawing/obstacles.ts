@@ -1,7 +1,7 @@
 import { once } from '@rigid-beam/core/once';
 import type { Camera } from './camera';
 import type { DisplayList } from './display-list';
-import { Cells, LinesByCell, probeOf, type Met, type TextBox } from './lines-by-cell';
+import { Cells, LinesByCell, probeOf, type Met, type Obstacle, type TextBox } from './lines-by-cell';
 
 /** The lines of a list that comes again. */
 const linesOf = once((list: DisplayList, camera: Camera) => new LinesByCell(list, camera));
@@ -30,14 +30,17 @@ export class Obstacles {
     });
   }
 
-  /** What a box would touch. */
-  met(box: TextBox): Met {
+  /** What a box would touch: the heaviest of it, or the first of it that is enough for the one who asks. */
+  met(box: TextBox, enough: Obstacle): Met {
     const probe = probeOf(box);
     let met: Met = 'nothing';
     this.cells.some(probe, (cell) => {
       if (this.boxCells[cell]!.some((index) => overlap(box, this.boxes[index]!))) met = 'something heavy';
-      for (const lines of this.lines) if (met !== 'something heavy') met = lines.met(probe, cell, met);
-      return met === 'something heavy';
+      for (const lines of this.lines) {
+        if (met === 'something heavy' || met === enough) return true;
+        met = lines.met(probe, cell, met, enough);
+      }
+      return met === 'something heavy' || met === enough;
     });
     return met;
   }

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { fit } from './camera';
+import { worldPath, type Item, type Label } from './display-list';
 import { placeLabels, roughMeasure } from './place-labels';
 import { sheetItems } from './sheet-items';
 import { ribModel, lintelModel, solutionOf, view, camera, labels } from './test/demo';
@@ -23,5 +24,14 @@ describe('labels', () => {
   test('what lies outside the view is left out', () => {
     const away = { ...camera, x: 1000 };
     expect(placeLabels(sheetItems(lintelModel, undefined, view), away, roughMeasure)).toEqual([]);
+  });
+
+  test('a text touches something light where it has no other place, and something heavy never, whichever comes first', () => {
+    const text: Label = { ...{ kind: 'label', text: '3.60', x: camera.x, y: camera.y, dx: 0, dy: 0, away: [0, 1] }, ink: 'dimension', role: 'dimension', rank: 1 }; // oxfmt-ignore
+    const through = (texts: 'keep off' | 'rather beside'): Item =>
+      worldPath([camera.x, camera.y - 1, camera.x, camera.y + 1], { stroke: 'member', texts });
+    const [light, heavy] = [through('rather beside'), through('keep off')];
+    const count = (...lines: Item[]): number => placeLabels([...lines, text], camera, roughMeasure).length;
+    expect([count(), count(light), count(light, heavy), count(heavy, light)]).toEqual([1, 1, 0, 0]);
   });
 });

@@ -91,7 +91,8 @@ function placeFor(label: Label, camera: Camera, size: Size, obstacles: Obstacles
   let second: Place | undefined;
   for (const place of places(label, camera, size)) {
     if (!isInside(place.box, camera)) continue;
-    const met: Met = obstacles.met(place.box);
+    // Once there is one that touches something light, only one that touches nothing is better.
+    const met: Met = obstacles.met(place.box, second ? 'something light' : 'something heavy');
     if (met === 'nothing') return place;
     if (met === 'something light') second ??= place;
   }

@@ -1,4 +1,4 @@
-import { once } from '@rigid-beam/core/once';
+import { latest, once } from '@rigid-beam/core/once';
 import type { Model } from '@rigid-beam/core/model/model';
 import { defaultDisplay } from '@rigid-beam/core/quantities/display';
 import { showForce, showMoment } from '@rigid-beam/core/quantities/show-load';
@@ -9,12 +9,13 @@ import { symbolPath, type Item, type Subject } from './display-list';
 import { FRONT } from './behind';
 import { drawnMembers, drawnNodes } from './geometry';
 import { seenPoint } from './projection';
-import { sameGround, type Ground } from './ground';
+import { LOOKED_AT, sameGround, type Ground } from './ground';
 import { planeTest } from './structure-items';
-import type { View } from './view';
 
 /** Reactions at the supports: an arrow in its true direction and the value; of an envelope both limits as text. */
-export function reactionItems(model: Model, solution: Solution, outcome: number, view: View): Item[] {
+export const reactionItems = latest(LOOKED_AT, findReactions, sameGround);
+
+function findReactions(model: Model, solution: Solution, outcome: number, view: Ground): readonly Item[] {
   const display = { ...defaultDisplay, ...model.display };
   const largest = largestForce(solution, outcome);
   const components = model.space === 'plane' ? PLANE : SPACE;
@@ -47,7 +48,7 @@ const MANY = 20;
 function frontTest(
   model: Model,
   { supported }: Solution,
-  view: View,
+  view: Ground,
 ): (node: { readonly id: string; readonly depth: number }) => boolean {
   if (model.space === 'plane') return () => true;
   if (view.plane) {
@@ -134,7 +135,7 @@ interface Place {
   readonly opens: number;
 }
 
-function reaction(component: Component, sense: number, place: Place, view: View): Item[] {
+function reaction(component: Component, sense: number, place: Place, view: Ground): Item[] {
   const { x, y, words, subject } = place;
   const w = view.weight;
   const axis = AXES[component[1] as 'x' | 'y' | 'z'];

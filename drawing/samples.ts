@@ -3,7 +3,7 @@ import { diagramOf, type Diagram } from '@rigid-beam/core/results/diagram';
 import type { BoundCurve } from '@rigid-beam/core/results/envelope-reading';
 import type { Stretch } from '@rigid-beam/core/results/envelope';
 import { degreeOf, isStored, offsetOf, type LineQuantity, type Quantity } from '@rigid-beam/core/results/quantities';
-import { BESIDE, partsOf, valueIn } from '@rigid-beam/core/results/read';
+import { BESIDE, partsOf } from '@rigid-beam/core/results/read';
 import { memberReader } from '@rigid-beam/core/results/read-quantity';
 import type { Solution } from '@rigid-beam/core/results/results';
 
@@ -89,15 +89,28 @@ export function roughBounds(
   m: number,
   quantity: LineQuantity,
 ): [Samples, Samples] {
-  const diagrams = outcomes.map((outcome) => diagramOf(solution, outcome, m));
-  const xs = [...placesOn(diagrams[0]!, ROUGH_STEPS)];
-  const [max, min] = [xs.map(() => -Infinity), xs.map(() => Infinity)];
-  for (const diagram of diagrams)
-    xs.forEach((x, i) => {
-      const value = valueIn(diagram, quantity, x);
+  const xs: number[] = [];
+  const [max, min]: [number[], number[]] = [[], []];
+  const [offset, degree] = [offsetOf(quantity), degreeOf(quantity)];
+  for (const outcome of outcomes) {
+    const diagram = diagramOf(solution, outcome, m);
+    const { coefficients, width, from, to, end } = diagram;
+    if (xs.length === 0) {
+      for (const x of placesOn(diagram, ROUGH_STEPS)) {
+        xs.push(x);
+        max.push(-Infinity);
+        min.push(Infinity);
+      }
+    }
+    const isThere = isStored(width, quantity);
+    // Places and pieces ascend.
+    for (let i = 0, k = diagram.first; i < xs.length; i++) {
+      while (k < end - 1 && xs[i]! > to[k]!) k++;
+      const value = isThere ? evaluate(coefficients, k * width + offset, degree, xs[i]! - from[k]!) : 0;
       max[i] = Math.max(max[i]!, value);
       min[i] = Math.min(min[i]!, value);
-    });
+    }
+  }
   return [
     { xs, values: max },
     { xs, values: min },

@@ -6,13 +6,13 @@ import { isReadAhead } from '@rigid-beam/core/results/readings';
 import type { LetGo, Solution } from '@rigid-beam/core/results/results';
 import { actingFactors } from './acting-factors';
 import { freedomItems } from './freedom-items';
-import { FRONT, inDepth, isCrowded } from './behind';
+import { FRONT, inDepth, isCrowded, type Hairlines } from './behind';
 import { barLabels, barsOf, type Bar } from './axial-items';
 import { colouredItems, colouredOf } from './coloured-items';
 import { besidesBody, cutItems } from './cut-items';
 import type { DrawnCut } from './drawn-cut';
-import { diagramOn } from './curve-items';
-import { deflectedPath, isLineDrawn } from './diagram-items';
+import { diagramOn, outlineOn } from './curve-items';
+import { deflectedOutline, deflectedPath, isLineDrawn } from './diagram-items';
 import { diagramLabels } from './diagram-labels';
 import { governingValues, largestOf } from './diagram-scale';
 import { dimensionItems } from './dimension-items';
@@ -22,7 +22,7 @@ import { drawnMembers, nearness, NOTHING_HIDDEN, type DrawnMember } from './geom
 import { governingItems } from './governing-items';
 import { gridLineItems } from './grid-line-items';
 import { mitresOf } from './mitres';
-import { sameGround, sameView, type Ground } from './ground';
+import { LOOKED_AT, sameGround, sameView, type Ground } from './ground';
 import { influenceItems } from './influence-items';
 import { kinkLabels } from './kink-labels';
 import { loadItems } from './load-items';
@@ -187,9 +187,6 @@ interface DiagramParts {
 }
 const NO_DIAGRAM: DiagramParts = { items: [] };
 
-/** Diagrams and deflected lines that were looked at last stay, so that one goes back and forth between them at once. */
-const LOOKED_AT = 4;
-
 /** Whether a diagram is of numbers that stand in the solution: what is read ahead, or by and by, would be shown as it was. */
 const isSteady = (solution: Solution | undefined, { quantity, outcome }: View): boolean =>
   solution !== undefined && quantity !== 'none' && isLine(quantity) && !isRange(solution.outcomes[outcome]!);
@@ -219,14 +216,13 @@ function diagramParts(solution: Solution, model: Model, view: View): DiagramPart
     return { areColoured: true, items: [...colouredItems(coloured, members, largestOf(governing), view), ...said(members)] };
   const leans = mitresOf(model, drawn, members);
   const near = isCrowded(model, view) ? nearness(model, view) : undefined;
-  const [whole, outline] = [diagramOn(drawn, view), diagramOn(drawn, { ...view, detail: 'outline' })];
-  const itemsOn = (member: DrawnMember, seen: 'whole' | 'outline'): Item[] =>
-    isLineDrawn(drawn)
-      ? [deflectedPath({ ...drawn, factor: drawn.metresPerUnit }, member, view, 'asked for')]
-      : (seen === 'whole' ? whole : outline)(member, leans.get(member.index));
-  const items = near
-    ? inDepth(members.map((member) => ({ near: near(member.depth), items: (seen) => itemsOn(member, seen) })))
-    : members.flatMap((member) => itemsOn(member, 'whole'));
+  const bent = isLineDrawn(drawn) ? { ...drawn, factor: drawn.metresPerUnit } : undefined;
+  const [whole, outline] = [diagramOn(drawn, view), outlineOn(drawn, view)];
+  const itemsOn = (member: DrawnMember): Item[] =>
+    bent ? [deflectedPath(bent, member, view, 'asked for')] : whole(member, leans.get(member.index));
+  const outlineOf = (member: DrawnMember, lines: Hairlines): void =>
+    bent ? deflectedOutline(lines, bent, member, view, 'asked for') : outline(lines, member, leans.get(member.index));
+  const items = near ? standing(members, near, itemsOn, outlineOf) : members.flatMap(itemsOn);
   // Of a crowd what stands behind loses its words; what governs is said wherever it stands.
   const isLargest = ({ index }: DrawnMember): boolean => index === governing.max.member || index === governing.min.member;
   const speaking = near
@@ -245,6 +241,21 @@ const tellsWho = (solution: Solution, { governing, outcome, detail, weight }: Vi
   solution.outcomes[outcome]!.kind === 'envelope' &&
   !isReadAhead(solution, outcome);
 
+/** What stands on members of a crowd. */
+const standing = (
+  members: readonly DrawnMember[],
+  near: (depth: number) => number,
+  itemsOn: (member: DrawnMember) => readonly Item[],
+  outlineOf: (member: DrawnMember, lines: Hairlines) => void,
+): Item[] =>
+  inDepth(
+    members.map((member) => ({
+      near: near(member.depth),
+      items: () => itemsOn(member),
+      outline: (lines) => outlineOf(member, lines),
+    })),
+  );
+
 const deflected = latest(LOOKED_AT, deflectedLines, sameGround);
 
 function deflectedLines(
@@ -256,8 +267,10 @@ function deflectedLines(
   // Bodies that are bent show it themselves.
   if (view.solids) return NOTHING;
   const members = drawnMembers(model, view);
-  const line = (member: DrawnMember): Item => deflectedPath({ solution, outcome, factor }, member, view, 'besides');
-  if (!isCrowded(model, view)) return members.map(line);
-  const near = nearness(model, view);
-  return inDepth(members.map((member) => ({ near: near(member.depth), items: () => [line(member)] })));
+  const drawn = { solution, outcome, factor };
+  const line = (member: DrawnMember): Item[] => [deflectedPath(drawn, member, view, 'besides')];
+  if (!isCrowded(model, view)) return members.flatMap(line);
+  return standing(members, nearness(model, view), line, (member, lines) =>
+    deflectedOutline(lines, drawn, member, view, 'besides'),
+  );
 }

@@ -4,7 +4,10 @@ import { inBrowser, wait } from './bench-browser.mjs';
 
 // How the real sheet keeps up with the pointer: medians of the time between frames, measured in the page.
 
-/** `models`: [name, model] each; returns for each the milliseconds between frames while one hovers, pans, turns and drags a node, and from the choice of another quantity, or case, to its picture. */
+/**
+ * `models`: [name, model, drags] each; returns for each the milliseconds between frames while one hovers, pans, turns and, where it `drags`, drags a node,
+ * and from the choice of another quantity, case, sum or envelope to its picture.
+ */
 export const sheetTimes = (port, models) => inBrowser(port, (place) => measured(place, models));
 
 async function measured({ address, page, folder }, models) {
@@ -27,8 +30,7 @@ async function measured({ address, page, folder }, models) {
     await wait(2500);
     const turn = await carried(page, 'right');
     await wait(2500);
-    const { first, again, other } = await chosen(page);
-    const result = { name, hover, pan, turn, first, again, other, members: model.members.length };
+    const result = { name, hover, pan, turn, ...(await chosen(page)), members: model.members.length };
     if (drags) result.drag = await dragged(page);
     // A page that is left before everything is stored asks whether to stay; what was drawn last is on its way only after a moment.
     await wait(1500);
@@ -82,7 +84,7 @@ async function frames(page, act) {
 
 /**
  * Medians of the time from a choice to the frame that begins with its picture on the screen: diagrams, places of texts, and paint. Of another quantity for the first
- * time, after its script has run a few times; again, for what was looked at last; and of another case for the first time.
+ * time, after its script has run a few times; again, for what was looked at last; of another case or sum for the first time; and of an envelope.
  */
 async function chosen(page) {
   await page.evaluate(() => {
@@ -122,7 +124,14 @@ async function chosen(page) {
   const first = await all(quantities, six);
   const again = await all(quantities, [4, 5, 4, 5, 4, 5]);
   await all(cases, six);
-  return { first, again, other: await all(cases, six) };
+  const other = await all(cases, six);
+  // The envelopes and the sums stand behind the cases.
+  const both = [12, 13, 12, 13, 12];
+  await all(cases, both);
+  const envelope = await all(cases, both);
+  const sums = six.map((k) => 6 + k);
+  await all(cases, sums);
+  return { first, again, other, sum: await all(cases, sums), envelope };
 }
 
 async function carried(page, button) {

@@ -268,16 +268,17 @@ ${core
 Medians of the time between frames in the real browser (which paints without a GPU here; 16.7 ms is its own pace). While the paper
 moves, what was painted is only laid elsewhere; while a look turns, only members are drawn; while a node is dragged, every step is
 solved and drawn with its diagrams, of a large structure as outlines and without loads and figures (docs/decisions/018). Another
-quantity that is chosen has diagrams, places of texts and paint of its own, beside what stays, and another case loads and a deflected
-line too (33 ms for 1,056 members, 100 ms for 10,582, from the choice to the picture); the last few of them are only painted.
+quantity that is chosen has diagrams, places of texts and paint of its own, beside what stays, and another case, or a sum of six, loads and
+a deflected line too (33 ms for 1,056 members, 100 ms for 10,582, from the choice to the picture); the last few of them are only painted. An envelope of six sums is found each time it is looked at, once its
+sums are there.
 
-| model | hover | pan | turn | drag a node | another quantity | one of the last few again | another case |
-|---|---|---|---|---|---|---|---|
+| model | hover | pan | turn | drag a node | another quantity | one of the last few again | another case | another sum | an envelope |
+|---|---|---|---|---|---|---|---|---|---|
 ${sheet
-  .map(
-    ({ name, hover, pan, turn, drag, first, again, other }) =>
-      `| ${name} | ${milliseconds(hover)} | ${milliseconds(pan)} | ${milliseconds(turn)} | ${drag === undefined ? '' : milliseconds(drag)} | ${milliseconds(first)} | ${milliseconds(again)} | ${milliseconds(other)} |`,
-  )
+  .map(({ name, hover, pan, turn, drag, first, again, other, sum, envelope }) => {
+    const times = [hover, pan, turn, drag, first, again, other, sum, envelope];
+    return `| ${name} | ${times.map((time) => (time === undefined ? '' : milliseconds(time))).join(' | ')} |`;
+  })
   .join('\n')}
 
 Members as solid bodies, of ${sheet.at(-1).members.toLocaleString('en')} members: built in ${milliseconds(sheet.at(-1).built)} (1 s); script of a frame while the look turns ${milliseconds(sheet.at(-1).script)} (8 ms

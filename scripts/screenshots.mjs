@@ -53,7 +53,8 @@ const SHED = `<svg xmlns="http://www.w3.org/2000/svg" width="800" height="400" v
   <g font-family="sans-serif" font-size="22" fill="#333"><text x="350" y="385">potting shed, 8.50</text></g>
 </svg>`;
 
-async function take(name, url, prepare = async () => {}) {
+/** `edits`: so many changes of the model are taken back afterwards, since they would stand in the pictures behind it. */
+async function take(name, url, prepare = async () => {}, edits = 0) {
   if (only && !name.includes(only)) return;
   await page.goto(address + url, { waitUntil: 'networkidle0' });
   await settle();
@@ -61,6 +62,12 @@ async function take(name, url, prepare = async () => {}) {
   await settle();
   await page.screenshot({ path: path.join(folder, `${name}.png`) });
   console.log(`${name}.png`);
+  for (let i = 0; i < edits; i++) {
+    await page.keyboard.down('Control');
+    await page.keyboard.press('z');
+    await page.keyboard.up('Control');
+    await settle();
+  }
 }
 
 const rib = models['Glasshouse rib'];
@@ -82,11 +89,12 @@ await take('windward', `${rib}?stage=loads&acting=W`, async () => {
   await page.mouse.move((from.x + to.x) / 2 - 8, (from.y + to.y) / 2);
   await page.mouse.move((from.x + to.x) / 2, (from.y + to.y) / 2, { steps: 3 });
 });
-await take('combination', `${rib}?stage=combinations&acting=U2`, async () => {
+const combine = async () => {
   await page.locator('::-p-aria(EN 1990 · 6.10: EN 1990:2002+A1:2005, recommended values for buildings)').click();
   await page.locator('::-p-xpath(//button[starts-with(., "Take all ")])').click();
   await page.locator('::-p-xpath(//button[starts-with(@aria-label, "Let U4 act")])').click();
-});
+};
+await take('combination', `${rib}?stage=combinations&acting=U2`, combine, 1);
 await take('study', `${rib}?stage=results&acting=U1`, async () => {
   await command('open the parameters');
   await page.locator('::-p-aria([name="Study"])').click();
@@ -127,13 +135,8 @@ await take('report', `${rib}?stage=results&acting=U1&quantity=Mz`, async () => {
   await page.locator('::-p-xpath(//*[@role="row"][contains(., "Results")])').click();
   await page.waitForSelector('img[alt^="Page "][data-going="false"]:not([alt^="Page 1 of "])');
 });
-await take('mechanism', `${lintel}?stage=supports&acting=G`, async () => {
-  await page.locator('::-p-aria(Remove the support of node 1)').click();
-});
-await page.keyboard.down('Control');
-await page.keyboard.press('z');
-await page.keyboard.up('Control');
-await settle();
+const loosen = () => page.locator('::-p-aria(Remove the support of node 1)').click();
+await take('mechanism', `${lintel}?stage=supports&acting=G`, loosen, 1);
 const walk = models['Canopy walk, first span'];
 await take('solid', `${walk}?stage=combinations&acting=U1&show=solids,deflected,-loads`, async () => {
   await page.waitForFunction(() => performance.getEntriesByName('solid picture').length > 0);

@@ -38,3 +38,26 @@ test('what is passed over would have changed nothing: the same extremes as by lo
     { numRuns: 40 },
   );
 });
+
+test('of an envelope a member is passed over only where none of its parts reaches beyond what is known', () => {
+  const pull = (node: string, of: string, fx: number) => ({ type: 'node', case: of, node, fx }) as const;
+  const model = sketch({
+    nodes: [...inRow(0, 3), ['3', 0, 4], ['4', 3, 4]],
+    members: [
+      ['a', '1', '2'],
+      ['b', '3', '4'],
+    ],
+    supports: [clamp('1'), clamp('3')],
+    loads: [pull('2', 'A', 1e3), pull('4', 'B', 7e3)],
+    extra: {
+      cases: ['A', 'B'].map((id) => ({ id, category: 'imposed' as const })),
+      combinations: [{ id: 'E', type: 'envelope', of: ['A', 'B'] }],
+    },
+  });
+  const { solution } = solved(model);
+  const outcome = solution.outcomes.findIndex(({ id }) => id === 'E');
+  expect(extremesOverMembers(solution, outcome, 'N')!.max).toMatchObject({
+    member: 1,
+    value: expect.closeTo(7e3, 6) as unknown as number,
+  });
+});

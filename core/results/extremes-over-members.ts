@@ -3,9 +3,10 @@ import type { Extremes } from './extreme';
 import { reachIn } from './extremes';
 import { isLine, type Quantity } from './quantities';
 import { quantityExtremes } from './read-quantity';
+import { isReadByPlace, partsOf } from './read';
 import { readingOf } from './readings';
 import type { Solution } from './results';
-import { responseOf } from './sums';
+import { addSums } from './sums';
 
 /** An extreme, and the member (its place among all) on which it stands. */
 export type OnMember = Extremes['max'] & { readonly member: number };
@@ -28,15 +29,20 @@ export function extremesOverMembers(
   quantity: Quantity,
   members: readonly number[] = solution.structure.names.members.map((_, member) => member),
 ): OverMembers | undefined {
-  // A sum is added once for all members.
-  const linear = responseOf(solution, outcome);
-  const isBounded = linear && isLine(quantity) && !readingOf(solution, outcome);
+  const parts = partsOf(solution, outcome);
+  const isBounded = isLine(quantity) && !readingOf(solution, outcome) && !isReadByPlace(solution, outcome);
+  // Sums are added once for all members.
+  if (isBounded && 2 * members.length > solution.structure.names.members.length) addSums(solution, parts);
   let known: OverMembers | undefined;
   members.forEach((member) => {
     const slack = known ? ALIKE * Math.max(Math.abs(known.max.value), Math.abs(known.min.value)) : 0;
     if (known && isBounded) {
-      const { high, low } = reachIn(diagramOf(solution, outcome, member), quantity);
-      if (high <= known.max.value + slack && low >= known.min.value - slack) return;
+      const [most, least] = [known.max.value + slack, known.min.value - slack];
+      const isWithin = parts.every((part) => {
+        const { high, low } = reachIn(diagramOf(solution, part, member), quantity);
+        return high <= most && low >= least;
+      });
+      if (isWithin) return;
     }
     const own = quantityExtremes(solution, outcome, member, quantity);
     if (!own) return;

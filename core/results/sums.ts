@@ -49,6 +49,12 @@ function sumAt(solution: Solution, outcome: number, factors: Float64Array): Stru
   return sum;
 }
 
+/** Adds what is a sum of these outcomes for all members at once, where all of it can be kept: member by member that takes three times as long. */
+export function addSums(solution: Solution, outcomes: readonly number[]): void {
+  const [one] = solution.responses;
+  if (one && outcomes.length * numbersIn(one) <= KEPT) for (const outcome of outcomes) responseOf(solution, outcome);
+}
+
 /** The sum at hand if it is kept already. */
 export const keptSum = (solution: Solution, outcome: number): StructuralResponse | undefined => kept.get(solution)?.get(outcome);
 
