@@ -66,9 +66,11 @@ export class SheetController {
       else if (redraw === 'at once') this.drawings.forEach((one) => one.followChoice());
       else if (redraw === 'next frame') this.refresh();
     });
-    // Fonts arrive after the first picture; texts are measured again then.
-    void document.fonts.ready.then(() => this.recolour());
+    document.fonts.addEventListener('loadingdone', this.fontsCame);
   }
+
+  /** A font is fetched when a text is first drawn in it, which may be long after the first picture; texts are measured again then. */
+  private readonly fontsCame = (): void => this.recolour();
 
   private drawingOn(canvas: HTMLCanvasElement, state: () => EditorState): LiveDrawing {
     return new LiveDrawing(canvas, {
@@ -116,6 +118,7 @@ export class SheetController {
   }
 
   close(): void {
+    document.fonts.removeEventListener('loadingdone', this.fontsCame);
     this.stopListening();
     this.keyboard.forget();
     this.view.close();
