@@ -127,19 +127,23 @@ const STORED = lineQuantities.map((quantity) => ({ offset: offsetOf(quantity), d
 export function addOver(part: StructuralResponse, factor: number, m: number, over: Over, out: Float64Array): void {
   const { pieces, coefficients, pieceWidth } = part;
   const last = pieces.first[m + 1]! - 1;
+  const slack = 1e-9 * pieces.to[last]!;
+  const window = { coefficients, at: 0, degree: 0 };
   let own = pieces.first[m]!;
   for (let k = over.first; k < over.end; k++) {
     const start = over.from[k]!;
-    const slack = 1e-9 * pieces.to[last]!;
     while (own < last && pieces.to[own]! <= start + slack) own++;
     const shift = start - pieces.from[own]!;
     const to = pieceWidth * k;
     const source = pieceWidth * own;
     if (Math.abs(shift) <= slack) for (let i = 0; i < pieceWidth; i++) out[to + i]! += factor * coefficients[source + i]!;
     else
-      for (const { offset, degree } of STORED) {
+      for (let i = 0; i < STORED.length; i++) {
+        const { offset, degree } = STORED[i]!;
         if (offset >= pieceWidth) continue;
-        addShifted({ coefficients, at: source + offset, degree }, shift, factor, out, to + offset);
+        window.at = source + offset;
+        window.degree = degree;
+        addShifted(window, shift, factor, out, to + offset);
       }
   }
 }

@@ -47,18 +47,26 @@ function reduced(k: Float64Array, released: NonNullable<MemberMatrices['condense
   return result;
 }
 
-/** Adds B·d, the forces that such blocks exert on the nodes under displacements of these (both 6n, nodes' axes), times a factor. */
-export function addBlockForces(s: Structure, nodal: Float64Array, d: Float64Array, factor: number, to: Float64Array): void {
+/** Adds (A − B)·d: by how much more such blocks A push the nodes than others, B, when these move so (both 6n, nodes' axes). */
+export function addMore(
+  s: Structure,
+  [A, B]: readonly [Float64Array, Float64Array],
+  d: Float64Array,
+  forces: Float64Array,
+): void {
   const { width, origins } = keptEntries(s);
+  const places = new Int32Array(N);
   for (let m = 0; m < memberCount(s); m++) {
-    const place = (i: number): number => FREEDOMS * s.memberNodes[2 * m + (i < FREEDOMS ? 0 : 1)]! + (i % FREEDOMS);
+    for (let i = 0; i < N; i++)
+      places[i] = FREEDOMS * s.memberNodes[2 * m + (i < FREEDOMS ? 0 : 1)]! + (i < FREEDOMS ? i : i - FREEDOMS);
     for (let e = 0; e < width; e++) {
-      const part = factor * nodal[width * m + e]!;
+      const part = A[width * m + e]! - B[width * m + e]!;
       if (part === 0) continue;
-      const [i, j] = [Math.floor(origins[e]! / N), origins[e]! % N];
-      const [row, column] = [place(i), place(j)];
-      to[row]! += part * d[column]!;
-      if (i !== j) to[column]! += part * d[row]!;
+      const origin = origins[e]!;
+      const i = (origin / N) | 0;
+      const [row, column] = [places[i]!, places[origin - N * i]!];
+      forces[row]! += part * d[column]!;
+      if (row !== column) forces[column]! += part * d[row]!;
     }
   }
 }

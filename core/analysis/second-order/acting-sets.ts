@@ -81,7 +81,7 @@ export class ActingSets {
   wrong(
     gone: Gone,
     { first, z }: { readonly first: StructuralResponse; readonly z: Float64Array },
-    { response: now, endsOf }: { readonly response: StructuralResponse; readonly endsOf: (m: number) => readonly number[] },
+    { response: now, endsOf }: { readonly response: StructuralResponse; readonly endsOf: (m: number) => ArrayLike<number> },
   ): Gone {
     const { cases, devices, stiff } = this.all;
     const off = new Set(gone);
@@ -110,7 +110,7 @@ export class ActingSets {
   }
 
   /** By how much device i is moved by movements of the nodes (6n, nodes' axes): longer, along the axis of its support, or by how much the node of a joint is before its member. */
-  private along(i: number, displacements: Float64Array, endsOf: (m: number) => readonly number[]): number {
+  private along(i: number, displacements: Float64Array, endsOf: (m: number) => ArrayLike<number>): number {
     const { structure, matrices } = this.system;
     const one = this.all.cases[i]!;
     const { place } = this.all.devices[i]!;

@@ -1,28 +1,40 @@
 import { solveSymmetric } from '../../linear-algebra/small-dense';
-import { movedStretch, room, type SolvedStretch, type Stretch, type Yielding } from './stretch';
+import { room } from './along';
+import type { Bending } from './bending-planes';
+import { moveStretch, solveStretch, type Stretch, type Yielding } from './stretch';
 
-/** Stretches in a row, joined without hinges: what holds them at both ends, as `SolvedStretch.forces`, their joints eliminated. */
+/** A bending of a member as stretches in a row, joined without hinges; written over as they are. */
 export interface Chain {
-  readonly section: Yielding;
-  readonly stretches: readonly SolvedStretch[];
-  readonly forces: readonly number[];
+  readonly bending: Bending;
+  readonly stretches: Stretch[];
+  /** What holds it at both ends, as `Stretch.forces`, its joints eliminated. */
+  forces: readonly number[];
   /** Negative pivots of the joints: so many modes buckle with both ends held. */
-  readonly negative: number;
+  negative: number;
   /** By inner joint: its movements (2P) of those of the start, of the next joint, and by themselves (2P × (4P + 1) by rows). */
-  readonly joints: readonly Float64Array[];
+  readonly joints: Float64Array[];
 }
 
-/** Eliminates the joints from the start on: block elimination, stable however taut the member is, where products of transfer matrices are not. */
-export function chainOf(section: Yielding, stretches: readonly SolvedStretch[]): Chain {
+export const chainIn = (bending: Bending): Chain => ({ bending, stretches: [], forces: [], negative: 0, joints: [] });
+
+const [inPlane, inSpace] = [new Float64Array(4), new Float64Array(16)];
+
+/**
+ * Solves its stretches and eliminates their joints from the start on: block elimination, stable however taut the member is, where products of transfer matrices are
+ * not. False where shear alone would let it buckle.
+ */
+export function solveChain(section: Yielding, chain: Chain): boolean {
+  const { stretches, joints } = chain;
+  for (let s = 0; s < stretches.length; s++) if (!solveStretch(section, stretches[s]!)) return false;
   const n = 2 * section.planes;
   const width = 2 * n + 1;
-  let forces = stretches[0]!.forces;
-  let negative = 0;
-  const joints: Float64Array[] = [];
-  for (const { forces: next } of stretches.slice(1)) {
+  chain.negative = 0;
+  chain.forces = stretches[0]!.forces;
+  for (let s = 1; s < stretches.length; s++) {
+    const [forces, next] = [chain.forces, stretches[s]!.forces];
     // Of the joint: pivot·u = −(its parts of the start, of the next joint, and by themselves).
-    const pivot = new Float64Array(n * n);
-    const moves = new Float64Array(n * width);
+    const pivot = n === 2 ? inPlane : inSpace;
+    const moves = (joints[s - 1] ??= new Float64Array(n * width));
     for (let i = 0; i < n; i++) {
       for (let j = 0; j < n; j++) {
         pivot[n * i + j] = forces[width * (n + i) + n + j]! + next[width * i + j]!;
@@ -31,8 +43,7 @@ export function chainOf(section: Yielding, stretches: readonly SolvedStretch[]):
       }
       moves[width * i + 2 * n] = -forces[width * (n + i) + 2 * n]! - next[width * i + 2 * n]!;
     }
-    negative += solveSymmetric(pivot, n, moves, width);
-    joints.push(moves);
+    chain.negative += solveSymmetric(pivot, n, moves, width);
     const both = room(2 * n * width);
     for (let i = 0; i < n; i++) {
       const [top, bottom] = [width * i, width * (n + i)];
@@ -50,36 +61,29 @@ export function chainOf(section: Yielding, stretches: readonly SolvedStretch[]):
         }
       }
     }
-    forces = both;
+    chain.forces = both;
   }
-  return { section, stretches, forces, negative, joints };
+  return true;
 }
 
-/** By stretch what `movedStretch` tells of it, when the ends of the chain move so (4P: y and θ by plane, start, then end); `stretchOf`: the stretches as they were solved. */
-export function movedChain(
-  { section, stretches, joints }: Chain,
-  ends: readonly number[],
-  stretchOf: (i: number) => Stretch,
-): number[][][] {
+/** Moves its stretches as they are when its ends move so (4P: y and θ by plane, start, then end). */
+export function moveChain(section: Yielding, { stretches, joints }: Chain, moves: readonly number[]): void {
   const n = 2 * section.planes;
   const width = 2 * n + 1;
-  const moved: number[][][] = [];
-  let next: readonly number[] = ends.slice(n);
+  const own = room(2 * n);
+  for (let i = 0; i < n; i++) own[n + i] = moves[n + i]!;
   for (let s = stretches.length - 1; s >= 0; s--) {
-    const own = room(2 * n);
     const joint = joints[s - 1];
     for (let i = 0; i < n; i++) {
-      own[n + i] = next[i]!;
       if (!joint) {
-        own[i] = ends[i]!;
+        own[i] = moves[i]!;
         continue;
       }
       let sum = joint[width * i + 2 * n]!;
-      for (let j = 0; j < n; j++) sum += joint[width * i + j]! * ends[j]! + joint[width * i + n + j]! * next[j]!;
+      for (let j = 0; j < n; j++) sum += joint[width * i + j]! * moves[j]! + joint[width * i + n + j]! * own[n + j]!;
       own[i] = sum;
     }
-    moved[s] = movedStretch(section, stretchOf(s), stretches[s]!, own);
-    next = own.slice(0, n);
+    moveStretch(section, stretches[s]!, own);
+    for (let i = 0; i < n; i++) own[n + i] = own[i]!;
   }
-  return moved;
 }

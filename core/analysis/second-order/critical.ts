@@ -47,7 +47,7 @@ export function criticalLoads(
 ): readonly Critical[] {
   const { structure, matrices } = system;
   const pushed = (seed: number): { columns: Columns; pressing: Pressing } => {
-    const columns = new Columns(structure, matrices, first, (m) => leanBy(m, structure.lengths[m]!, seed));
+    const columns = new Columns(structure, matrices, { response: first, leanOf: (m) => leanBy(m, structure.lengths[m]!, seed) });
     return { columns, pressing: new Pressing(system, columns, kernels) };
   };
   const { pressing } = pushed(1);

@@ -20,9 +20,10 @@ const NEARLY = 10;
 /** So much of the right-hand side is left, beside the last change, of what only leads on. */
 const ROUGH = 1e-3;
 
-/** The factor that the last outcome of a structure has ended with, from which the next one begins. */
-export interface LeadingFactor {
+/** What the last outcome of a system has left for the next one: the factor from which it begins, and room for its members. */
+export interface Leading {
   factor?: Factor | undefined;
+  columns?: Columns;
 }
 
 interface Pressed {
@@ -38,14 +39,15 @@ export function displaced(
   system: System,
   supported: Uint8Array,
   kernels: Kernels,
-  { leading = {}, ...pressed }: Pressed & { readonly leading?: LeadingFactor | undefined },
+  { leading = {}, ...pressed }: Pressed & { readonly leading?: Leading | undefined },
 ): DisplacedResponse | 'beyond' | 'unsettled' {
   const { factor } = leading;
   const isOfUse = factor?.isCurrent() && factor.kernels === kernels && factor.analysis === system.numbering.analysis;
   const found = (begin: Factor | undefined): ReturnType<typeof displaced> => {
-    const columns = new Columns(system.structure, system.matrices, pressed.first, pressed.leanOf);
+    const columns = (leading.columns ??= new Columns(system.structure, system.matrices, { response: pressed.first, ...pressed }));
+    columns.press({ response: pressed.first, leanOf: pressed.leanOf });
     const pressing = new Pressing(system, columns, kernels, begin);
-    const response = settled(system, supported, pressed.first, columns, pressing); // oxfmt-ignore
+    const response = settled(system, supported, pressed.first, columns, pressing);
     leading.factor = pressing.lastFactor;
     return response;
   };

@@ -1,12 +1,11 @@
 import { bowRatio, swayAngle, type SecondOrderSettings } from '../../model/analysis-settings';
 import { swayOf } from '../../model/loads/notional';
 import { diagramOfResponse } from '../../results/diagram';
-import { productOf } from '../../results/polynomial';
 import { valueIn } from '../../results/read';
 import { meanAxialForce } from '../../results/slack';
 import type { StructuralResponse } from '../../results/results';
 import { BOWS_V, BOWS_W, isPlane, STIFFNESS_WIDTH, type Structure } from '../../stiffness/structure';
-import { forceOn, integral, slopeOn, UPRIGHT, type Lean } from './along';
+import { integral, OF_FORCE, OF_PUSH, OF_SLOPE, room, UPRIGHT, writeForce, writePush, writeSlope, type Lean } from './along';
 
 /** How the structure leans before anything acts in one outcome: by which angle towards X and Z, and by which bow its members in compression. */
 export interface Imperfections {
@@ -52,14 +51,19 @@ function swayOn(s: Structure, m: number, [x, z]: readonly [number, number]): Lea
 /** The direction in which a lean of the whole does the most work on the displacements of the first order; X where it does none. */
 function worst(s: Structure, first: StructuralResponse): readonly [number, number] {
   const work = [0, 0];
+  const [force, slope, pushes] = [room(OF_FORCE), room(OF_SLOPE), room(OF_PUSH)];
+  const planes = isPlane(s) ? (['v'] as const) : (['v', 'w'] as const);
   const { first: from, from: begins, to } = first.pieces;
   for (let m = 0; m < s.lengths.length; m++) {
     const [X, Z] = [swayOn(s, m, [1, 0]), swayOn(s, m, [0, 1])];
     for (let piece = from[m]!; piece < from[m + 1]!; piece++) {
       const h = to[piece]! - begins[piece]!;
-      const force = forceOn(first, { piece, into: 0, h });
-      for (const deflection of isPlane(s) ? (['v'] as const) : (['v', 'w'] as const)) {
-        const push = -h * integral(productOf(force, slopeOn(first, deflection, { piece, into: 0, h }, UPRIGHT)));
+      const place = { piece, into: 0, h };
+      writeForce(first, place, force);
+      for (const deflection of planes) {
+        writeSlope(first, deflection, place, UPRIGHT, slope);
+        writePush(force, slope, pushes);
+        const push = -h * integral(pushes);
         work[0]! += X[deflection][0]! * push;
         work[1]! += Z[deflection][0]! * push;
       }

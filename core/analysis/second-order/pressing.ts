@@ -5,7 +5,7 @@ import { solveInPlace, solveRefined } from '../../linear-algebra/solve';
 import { multiply, type SparseSymmetric } from '../../linear-algebra/sparse-symmetric';
 import { recoverUnder } from '../../results/recover-cases';
 import { assembleStiffness } from '../../stiffness/assemble';
-import { addBlockForces } from '../../stiffness/member-blocks';
+import { addMore } from '../../stiffness/member-blocks';
 import { addSolution } from '../add-solution';
 import type { System } from '../factorise';
 import type { Axial, Columns, Leaning } from './leaning';
@@ -40,7 +40,7 @@ export class Pressing {
 
   /** Leans the members under these axial forces; false where shear alone would let one buckle. */
   lean(axial: Axial): boolean {
-    const leaning = this.columns.under(axial);
+    const leaning = this.columns.leaning(axial);
     if (typeof leaning === 'number') return false;
     this.full = [...this.full.slice(-1), leaning];
     return this.assembled(leaning);
@@ -118,8 +118,7 @@ export class Pressing {
     const { structure, matrices } = this.system;
     const { loads, nodal } = this.now!;
     const forces = loads.slice();
-    const differing = matrices.nodal.map((stiffness, i) => nodal[i]! - stiffness);
-    addBlockForces(structure, differing, displacements, -1, forces);
+    addMore(structure, [matrices.nodal, nodal], displacements, forces);
     return { displacements, response: recoverUnder(structure, matrices, supported, { displacements, forces, residual }) };
   }
 

@@ -7,7 +7,7 @@ import { secondOrder as WORDS } from '../words';
 import type { Gone } from './acting-sets';
 import type { Lean } from './along';
 import { criticalLoads } from './critical';
-import { displaced, type LeadingFactor } from './displaced';
+import { displaced, type Leading } from './displaced';
 import type { DisplacedResponse } from './recover-leaning';
 import { imperfectionsOf } from './imperfections';
 
@@ -27,7 +27,7 @@ export interface SolvedIn {
   readonly basis: Solution;
   readonly system: System;
   readonly supported: Uint8Array;
-  readonly leading?: LeadingFactor;
+  readonly leading?: Leading;
 }
 
 /** One outcome by its response of the first order, or why it has no second order, with the members that give way. */
@@ -64,5 +64,14 @@ export function givenWay(
   return { words: WORDS.beyond(critical.factor.toPrecision(3), members.map((id) => `“${id}”`).join(', ')), members };
 }
 
-const leansOf = (count: number, leanOf: (m: number) => Lean): Float64Array =>
-  Float64Array.from({ length: 4 * count }, (_, i) => leanOf(i >> 2)[(i & 3) < 2 ? 'v' : 'w'][i & 1] ?? 0);
+function leansOf(count: number, leanOf: (m: number) => Lean): Float64Array {
+  const leans = new Float64Array(4 * count);
+  for (let m = 0; m < count; m++) {
+    const { v, w } = leanOf(m);
+    leans[4 * m] = v[0] ?? 0;
+    leans[4 * m + 1] = v[1] ?? 0;
+    leans[4 * m + 2] = w[0] ?? 0;
+    leans[4 * m + 3] = w[1] ?? 0;
+  }
+  return leans;
+}

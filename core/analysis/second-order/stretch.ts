@@ -1,30 +1,59 @@
 import { solveSmall } from '../../linear-algebra/small-dense';
+import { integral, OF_FORCE, OF_PUSH, OF_SLOPE, room, writePush } from './along';
 
 /** How a section gives way in one plane or in two that it couples: EI⁻¹ (P × P by rows, 1/(N·m²)), and 1/GA by plane (1/N; 0 without shear deformation). */
 export interface Yielding {
   readonly planes: 1 | 2;
-  readonly flexibility: Float64Array;
-  readonly shear: Float64Array;
+  readonly flexibility: readonly number[];
+  readonly shear: readonly number[];
+  /** The largest row of EI⁻¹. */
+  readonly softest: number;
 }
 
 /**
  * A stretch of a member, h metres long, under the axial force N (tension positive, newtons) and the push s across it, both as powers of t = x/h: s = N times
- * the slope that the axis has by itself, which is what the first order and imperfections lean it by. `push` by plane.
+ * the slope that the axis has by itself, which is what the first order and imperfections lean it by. Written over and over: thousands of them are solved in
+ * every round.
  */
-export interface Stretch {
-  readonly h: number;
-  readonly axial: Float64Array;
-  readonly push: readonly Float64Array[];
-}
+export class Stretch {
+  /** Its piece of the first order, and where it begins (metres from the member's start). */
+  piece = 0;
+  from = 0;
+  h = 0;
+  /** In the first order N, and by plane the slope with that by which the member leans by itself. */
+  readonly force = room(OF_FORCE);
+  readonly slopes: readonly number[][];
+  /** How many powers N has. */
+  powers = 1;
+  /** N and s as they act now, s by plane. */
+  readonly axial = room(OF_FORCE);
+  readonly push: readonly number[][];
+  /**
+   * Solved: 4P × (4P + 1) by rows what holds it at both ends, of its end movements (y and θ by plane at the start, then at the end) and, last, with its ends at
+   * rest: transverse force and couple by plane, start, then end.
+   */
+  readonly forces: number[];
+  /** Moved: by plane y, θ and M as powers of t, so many of them. */
+  readonly moved: number[][];
+  terms = 0;
 
-/**
- * A stretch solved: by `forces` (4P × (4P + 1) by rows) what holds it at both ends, of its end movements (y and θ by plane at the start, then at the
- * end) and, last, with its ends at rest: transverse force and couple by plane, start, then end. `start` (2P × (4P + 1)) are M and T at its start by plane in
- * the same way.
- */
-export interface SolvedStretch {
-  readonly forces: readonly number[];
-  readonly start: readonly number[];
+  constructor(readonly planes: 1 | 2) {
+    const width = 4 * planes + 1;
+    const byPlane = (length: number): number[][] => Array.from({ length: planes }, () => room(length));
+    this.slopes = byPlane(OF_SLOPE);
+    this.push = byPlane(OF_PUSH);
+    this.forces = room(4 * planes * width);
+    this.moved = Array.from({ length: 3 * planes }, () => []);
+  }
+
+  /** Lets N act with `more` of it, and a factor on all of it. */
+  act(factor: number, more: number): void {
+    const { force, axial, slopes } = this;
+    axial[0] = factor * (force[0]! + more);
+    axial[1] = factor * force[1]!;
+    axial[2] = factor * force[2]!;
+    for (let p = 0; p < slopes.length; p++) writePush(axial, slopes[p]!, this.push[p]!);
+  }
 }
 
 /** So small is the last term of a series beside its first. */
@@ -38,36 +67,26 @@ function termsFor(z: number): number {
 }
 
 /** kh of a stretch of length h under axial forces up to `size`: what its series converge by. */
-export const reachOf = ({ flexibility, planes }: Yielding, size: number, h: number): number => {
-  let most = 0;
-  for (let a = 0; a < planes; a++) {
-    let row = 0;
-    for (let b = 0; b < planes; b++) row += Math.abs(flexibility[planes * a + b]!);
-    most = Math.max(most, row);
-  }
-  return h * Math.sqrt(size * most);
-};
+export const reachOf = ({ softest }: Yielding, size: number, h: number): number => h * Math.sqrt(size * softest);
 
 /**
  * Solves the beam-column on a stretch: θ′ = EI⁻¹·M, M′ = T + N·y′ + s, T′ = 0, y′ = θ − M′/GA (shear acts across the displaced axis: Engesser, Die
  * Knickfestigkeit gerader Stäbe, Zentralblatt der Bauverwaltung 11, 1891; Timoshenko and Gere, Theory of Elastic Stability, 1961, section 2.17).
- * By power series, which are exact whatever polynomial N is. Undefined where shear alone would let it buckle.
+ * By power series, which are exact whatever polynomial N is. False where shear alone would let it buckle.
  */
-export function solveStretch(section: Yielding, stretch: Stretch): SolvedStretch | undefined {
+export function solveStretch(section: Yielding, stretch: Stretch): boolean {
   const { planes: P, shear } = section;
-  for (let p = 0; p < P; p++) if (1 + stretch.axial[0]! * shear[p]! <= 0) return undefined;
-  return P === 1 ? solveInPlane(section, stretch) : solveCoupled(section, stretch);
+  for (let p = 0; p < P; p++) if (1 + stretch.axial[0]! * shear[p]! <= 0) return false;
+  if (P === 2) return solveCoupled(section, stretch);
+  if (stretch.powers === 1) integrateEven(section, stretch);
+  else integrate(section, stretch);
+  joinEnds(stretch);
+  return true;
 }
 
-function termsOf(section: Yielding, { axial, push, h }: Stretch): number {
-  let [size, powers] = [0, axial.length];
-  for (const one of axial) size += Math.abs(one);
-  for (const one of push) powers = Math.max(powers, one.length);
-  return termsFor(reachOf(section, size, h)) + 2 + powers;
+function termsOf(section: Yielding, { axial, powers, h }: Stretch): number {
+  return termsFor(reachOf(section, Math.abs(axial[0]!) + Math.abs(axial[1]!) + Math.abs(axial[2]!), h)) + 6 + powers;
 }
-
-/** Room for numbers: lists, since so many short typed arrays would burden the memory; −0 lets a list hold numbers with fractions from the start. */
-export const room = (length: number): number[] => new Array<number>(length).fill(-0);
 
 /** 1/n. */
 const PER = Float64Array.from({ length: 100 }, (_, n) => 1 / n);
@@ -75,12 +94,12 @@ const PER = Float64Array.from({ length: 100 }, (_, n) => 1 / n);
 const ends = new Float64Array(12);
 
 /** In one plane, which is what nearly all members bend in: written out, since this runs for every member in every round. */
-function solveInPlane(section: Yielding, stretch: Stretch): SolvedStretch {
+function integrate(section: Yielding, stretch: Stretch): void {
   const { h, axial } = stretch;
   const push = stretch.push[0]!;
   const [flexible, shear] = [section.flexibility[0]!, section.shear[0]!];
   const terms = termsOf(section, stretch);
-  const [N0, N1, N2] = [axial[0]!, axial[1] ?? 0, axial[2] ?? 0];
+  const [N0, N1, N2] = [axial[0]!, axial[1]!, axial[2]!];
   const per = 1 / (1 + N0 * shear);
   for (let column = 0; column < 4; column++) {
     let [turn, M] = [column === 0 ? 1 : 0, column === 1 ? 1 : 0];
@@ -88,7 +107,7 @@ function solveInPlane(section: Yielding, stretch: Stretch): SolvedStretch {
     let [before, last] = [0, 0];
     for (let n = 0; n + 1 < terms; n++) {
       let given = N1 * last + N2 * before;
-      if (column === 3) given += n < push.length ? push[n]! : 0;
+      if (column === 3) given += n < OF_PUSH ? push[n]! : 0;
       else if (n === 0 && column === 2) given += 1;
       const slope = (turn - shear * given) * per;
       const step = h * PER[n + 1]!;
@@ -99,46 +118,87 @@ function solveInPlane(section: Yielding, stretch: Stretch): SolvedStretch {
       sumM += M;
       before = last;
       last = slope;
+      const isLast =
+        n >= OF_PUSH && Math.abs(step * slope) <= LAST * Math.abs(sumY) && Math.abs(turn) <= LAST * Math.abs(sumTurn);
+      if (isLast && Math.abs(M) <= LAST * Math.abs(sumM)) break;
     }
     ends[3 * column] = sumY;
     ends[3 * column + 1] = sumTurn;
     ends[3 * column + 2] = sumM;
   }
+}
+
+/** n!, and S_j = Σ αⁿ/(2n + j)!. */
+const FACTORIAL = [1, 1, 2, 6, 24, 120, 720, 5040, 40320];
+const S = room(OF_SLOPE + 3);
+
+/** The same where N is the same all along: with α = h²·N/EI/(1 + N/GA) all is made of S_j, the last two of which are summed, the others found from S_j = 1/j! + α·S_(j+2). */
+function integrateEven(section: Yielding, { h, axial, push }: Stretch): void {
+  const [s] = push as [number[]];
+  const [flexible, shear, N] = [section.flexibility[0]!, section.shear[0]!, axial[0]!];
+  const per = 1 / (1 + N * shear);
+  const soft = h * h * flexible * per;
+  const α = N * soft;
+  for (let j = S.length - 1; j >= 0; j--) {
+    if (j < S.length - 2) {
+      S[j] = 1 / FACTORIAL[j]! + α * S[j + 2]!;
+      continue;
+    }
+    let [sum, term] = [1, 1];
+    for (let n = j + 1; Math.abs(term) > LAST; n += 2) sum += term *= α * PER[n]! * PER[n + 1]!;
+    S[j] = sum / FACTORIAL[j]!;
+  }
+  let [y, turn, M] = [0, 0, 0];
+  for (let j = 0; j < OF_SLOPE; j++) {
+    const part = s[j]! * FACTORIAL[j]!;
+    y += part * S[j + 3]!;
+    turn += part * S[j + 2]!;
+    M += part * S[j + 1]!;
+  }
+  const sheared = shear * per * h;
+  const across = soft * per * h;
+  ends[0] = per * h * S[1]!;
+  ends[1] = S[0]!;
+  ends[2] = N * per * h * S[1]!;
+  ends[3] = soft * S[2]!;
+  ends[4] = h * flexible * S[1]!;
+  ends[5] = S[0]!;
+  ends[6] = across * S[3]! - sheared;
+  ends[7] = soft * S[2]!;
+  ends[8] = per * h * S[1]!;
+  ends[9] = across * y - sheared * integral(s);
+  ends[10] = soft * turn;
+  ends[11] = per * h * M;
+}
+
+/** What holds both ends, from what the start does to the end. */
+function joinEnds({ forces }: Stretch): void {
   const [yTurn, turnTurn, MTurn, yM, turnM, MM, yT, turnT, MT, yPush, turnPush, MPush] = ends as unknown as readonly number[];
   const inverse = 1 / (yM! * turnT! - yT! * turnM!);
-  const start = room(10);
-  const forces = room(20);
-  const set = (j: number, y: number, turn: number, ofEnd: number): void => {
+  for (let j = 0; j < 5; j++) {
+    const y = j === 0 ? -1 : j === 1 ? -yTurn! : j === 2 ? 1 : j === 3 ? 0 : -yPush!;
+    const turn = j === 1 ? -turnTurn! : j === 3 ? 1 : j === 4 ? -turnPush! : 0;
     const M = (turnT! * y - yT! * turn) * inverse;
     const T = (yM! * turn - turnM! * y) * inverse;
-    start[j] = M;
-    start[5 + j] = T;
     forces[j] = T;
     forces[5 + j] = -M;
     forces[10 + j] = -T;
-    forces[15 + j] = ofEnd + MM! * M + MT! * T;
-  };
-  set(0, -1, 0, 0);
-  set(1, -yTurn!, -turnTurn!, MTurn!);
-  set(2, 1, 0, 0);
-  set(3, 0, 1, 0);
-  set(4, -yPush!, -turnPush!, MPush!);
-  return { forces, start };
+    forces[15 + j] = (j === 1 ? MTurn! : j === 4 ? MPush! : 0) + MM! * M + MT! * T;
+  }
 }
 
 /** In two planes that the section couples. */
-function solveCoupled(section: Yielding, stretch: Stretch): SolvedStretch | undefined {
+function solveCoupled(section: Yielding, stretch: Stretch): boolean {
   const P = section.planes;
   const width = 4 * P + 1;
   const terms = termsOf(section, stretch);
-  const rest: Stretch = { ...stretch, push: stretch.push.map(() => new Float64Array(0)) };
   // By column (3P initial values, then the push) the values at the end.
   const at = Array.from({ length: 3 * P + 1 }, (_, column) => {
     const initial = room(4 * P);
     if (column < 3 * P) initial[4 * (column % P) + 1 + Math.floor(column / P)] = 1;
-    return seriesOf(section, column < 3 * P ? rest : stretch, initial, terms).map((series) =>
-      series.reduce((sum, one) => sum + one, 0),
-    );
+    const series = Array.from({ length: 3 * P }, () => room(terms));
+    writeSeries(section, { ...stretch, push: column < 3 * P ? AT_REST : stretch.push, moved: series, terms }, initial);
+    return series.map((one) => one.reduce((sum, value) => sum + value, 0));
   });
   const B = new Float64Array(4 * P * P);
   const start = new Float64Array(2 * P * width);
@@ -156,8 +216,8 @@ function solveCoupled(section: Yielding, stretch: Stretch): SolvedStretch | unde
       start[width * row + 2 * P + row] = 1;
       start[width * row + 4 * P] = -value(3 * P);
     }
-  if (!solveSmall(B, 2 * P, start, width)) return undefined;
-  const forces = new Float64Array(4 * P * width);
+  if (!solveSmall(B, 2 * P, start, width)) return false;
+  const { forces } = stretch;
   for (let p = 0; p < P; p++)
     for (let j = 0; j < width; j++) {
       const T = start[width * (P + p) + j]!;
@@ -173,83 +233,87 @@ function solveCoupled(section: Yielding, stretch: Stretch): SolvedStretch | unde
       }
       forces[width * (2 * P + 2 * p + 1) + j] = M;
     }
-  return { forces: Array.from(forces), start: Array.from(start) };
+  return true;
 }
+const AT_REST = [room(OF_PUSH), room(OF_PUSH)];
 
-/** y, θ and M by plane as powers of t, from y, θ, M and T by plane at the start. */
-function seriesOf(
+/** Writes y, θ and M by plane as powers of t, from y, θ, M and T by plane at the start. */
+function writeSeries(
   { planes: P, flexibility, shear }: Yielding,
-  { h, axial, push }: Stretch,
+  { h, axial, push, moved, terms }: Pick<Stretch, 'h' | 'axial' | 'push' | 'moved' | 'terms'>,
   initial: readonly number[],
-  terms: number,
-): number[][] {
-  const series: number[][] = [];
-  const slopes: number[][] = [];
-  for (let i = 0; i < 3 * P; i++) {
-    const values = room(terms);
-    values[0] = initial[4 * Math.floor(i / 3) + (i % 3)]!;
-    series.push(values);
-    if (i % 3 === 0) slopes.push(room(terms));
-  }
+): void {
+  const slopes = Array.from({ length: P }, () => room(terms));
+  for (let i = 0; i < 3 * P; i++) moved[i]![0] = initial[4 * Math.floor(i / 3) + (i % 3)]!;
   for (let n = 0; n + 1 < terms; n++)
     for (let p = 0; p < P; p++) {
-      const [y, turn, M] = [series[3 * p]!, series[3 * p + 1]!, series[3 * p + 2]!];
+      const [y, turn, M] = [moved[3 * p]!, moved[3 * p + 1]!, moved[3 * p + 2]!];
       let given = push[p]![n] ?? 0;
       if (n === 0) given += initial[4 * p + 3]!;
-      for (let j = 1; j < axial.length && j <= n; j++) given += axial[j]! * slopes[p]![n - j]!;
+      for (let j = 1; j < OF_FORCE && j <= n; j++) given += axial[j]! * slopes[p]![n - j]!;
       const slope = (turn[n]! - shear[p]! * given) / (1 + axial[0]! * shear[p]!);
       slopes[p]![n] = slope;
       const step = h * PER[n + 1]!;
       y[n + 1] = step * slope;
       M[n + 1] = step * (given + axial[0]! * slope);
       let bent = 0;
-      for (let b = 0; b < P; b++) bent += flexibility[P * p + b]! * series[3 * b + 2]![n]!;
+      for (let b = 0; b < P; b++) bent += flexibility[P * p + b]! * moved[3 * b + 2]![n]!;
       turn[n + 1] = step * bent;
     }
-  return series;
 }
 
-/** What a stretch does when its ends move so (4P: y and θ by plane, start, then end): y, θ and M by plane as powers of t. */
-export function movedStretch(section: Yielding, stretch: Stretch, { start }: SolvedStretch, ends: readonly number[]): number[][] {
+const initial = room(8);
+
+/** Writes what a stretch does when its ends move so (4P: y and θ by plane, start, then end). */
+export function moveStretch(section: Yielding, stretch: Stretch, moves: readonly number[]): void {
   const P = section.planes;
   const width = 4 * P + 1;
-  const initial = room(4 * P);
+  const { forces } = stretch;
   for (let p = 0; p < P; p++) {
-    initial[4 * p] = ends[2 * p]!;
-    initial[4 * p + 1] = ends[2 * p + 1]!;
+    initial[4 * p] = moves[2 * p]!;
+    initial[4 * p + 1] = moves[2 * p + 1]!;
+    // T, then the couple, which is −M.
     for (let q = 0; q < 2; q++) {
-      const row = width * (P * q + p);
-      let sum = start[row + 4 * P]!;
-      for (let j = 0; j < 4 * P; j++) sum += start[row + j]! * ends[j]!;
-      initial[4 * p + 2 + q] = sum;
+      const row = width * (2 * p + q);
+      let sum = forces[row + 4 * P]!;
+      for (let j = 0; j < 4 * P; j++) sum += forces[row + j]! * moves[j]!;
+      initial[4 * p + 3 - q] = q === 0 ? sum : -sum;
     }
   }
-  const terms = termsOf(section, stretch);
-  return P === 1 ? seriesInPlane(section, stretch, initial, terms) : seriesOf(section, stretch, initial, terms);
+  const { moved } = stretch;
+  const terms = (stretch.terms = termsOf(section, stretch));
+  if (moved[0]!.length < terms) for (let i = 0; i < moved.length; i++) moved[i] = room(terms);
+  if (P === 1) writeInPlane(section, stretch, initial);
+  else writeSeries(section, stretch, initial);
 }
 
-/** `seriesOf` in one plane, written out. */
-function seriesInPlane(section: Yielding, { h, axial, push }: Stretch, initial: readonly number[], terms: number): number[][] {
+/** `writeSeries` in one plane, written out, up to the last term that counts. */
+function writeInPlane(section: Yielding, stretch: Stretch, given: readonly number[]): void {
+  const { h, axial, push, terms } = stretch;
   const own = push[0]!;
   const [flexible, shear] = [section.flexibility[0]!, section.shear[0]!];
-  const [N0, N1, N2] = [axial[0]!, axial[1] ?? 0, axial[2] ?? 0];
+  const [N0, N1, N2] = [axial[0]!, axial[1]!, axial[2]!];
   const per = 1 / (1 + N0 * shear);
-  const [y, turns, moments] = [room(terms), room(terms), room(terms)];
-  let [turn, M, before, last] = [initial[1]!, initial[2]!, 0, 0];
-  y[0] = initial[0]!;
+  const [y, turns, moments] = stretch.moved as [number[], number[], number[]];
+  let [turn, M, before, last] = [given[1]!, given[2]!, 0, 0];
+  y[0] = given[0]!;
   turns[0] = turn;
   moments[0] = M;
   for (let n = 0; n + 1 < terms; n++) {
-    const given = (n === 0 ? initial[3]! : 0) + (n < own.length ? own[n]! : 0) + N1 * last + N2 * before;
-    const slope = (turn - shear * given) * per;
+    const acts = (n === 0 ? given[3]! : 0) + (n < OF_PUSH ? own[n]! : 0) + N1 * last + N2 * before;
+    const slope = (turn - shear * acts) * per;
     const step = h * PER[n + 1]!;
     turn = step * flexible * M;
-    M = step * (given + N0 * slope);
+    M = step * (acts + N0 * slope);
     y[n + 1] = step * slope;
     turns[n + 1] = turn;
     moments[n + 1] = M;
     before = last;
     last = slope;
   }
-  return [y, turns, moments];
+  const counts = (series: readonly number[], n: number): boolean =>
+    Math.abs(series[n]!) > LAST * (Math.abs(series[0]!) + Math.abs(series[1]!) + Math.abs(series[2]!));
+  let end = terms - 1;
+  while (end > 2 && !counts(y, end) && !counts(turns, end) && !counts(moments, end)) end--;
+  stretch.terms = end + 1;
 }
