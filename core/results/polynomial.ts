@@ -61,6 +61,11 @@ export function addShifted(
   // Most quantities of most members are straight or nothing.
   let last = degree;
   while (last >= 0 && c[at + last] === 0) last--;
+  if (last < 2) {
+    if (last >= 0) out[to]! += factor * (last === 0 ? c[at]! : c[at]! + shift * c[at + 1]!);
+    if (last === 1) out[to + 1]! += factor * c[at + 1]!;
+    return;
+  }
   for (let k = 0; k <= last; k++) shifting[k] = c[at + k]!;
   for (let k = 0; k < last; k++) for (let i = last - 1; i >= k; i--) shifting[i]! += shift * shifting[i + 1]!;
   for (let k = 0; k <= last; k++) out[to + k]! += factor * shifting[k]!;
