@@ -7,6 +7,7 @@ import { edited } from '../../test/edited';
 import { randomFrame } from '../../test/random-frame';
 import { underAnyLoad } from '../../test/random-loads';
 import { randomSpace } from '../../test/random-space';
+import type { StructuralResponse } from '../../results/results';
 import { responseOf } from '../../results/sums';
 import { denseSecondOrder } from '../../test/stability-functions';
 import { loadsOnNodes } from '../../stiffness/assemble';
@@ -99,6 +100,36 @@ describe('members cut in three', () => {
         whole.reactions.forEach((value, f) => expect(Math.abs(value - cut.reactions[f]!) / push).toBeLessThan(1e-7));
       }),
       { numRuns: 60, seed: 7 },
+    );
+    expect(compared).toBeGreaterThan(30);
+  });
+}); // oxfmt-ignore
+
+describe('sums one after the other', () => {
+  test.each([['plane', randomFrame], ['space', randomSpace]] as const)('are as each is alone in 40 %s frames under any load', (_, frames) => {
+    let compared = 0;
+    const factors = fc.array(fc.integer({ min: -20, max: 20 }), { minLength: 9, maxLength: 9 });
+    fc.assert(
+      fc.property(underAnyLoad(frames), factors, (drawn, given) => {
+        const sums = ['U', 'V', 'W'].map((id, c) => ({ id, type: 'sum' as const, factors: Object.fromEntries(drawn.cases.map((one, i) => [one.id, given[(3 * c + i) % 9]!])) }));
+        const analysis = { ...drawn.analysis, secondOrder: { of: 'combinations', bow: { ratio: 1 / 250 } } } as const;
+        const solved = (combinations: Model['combinations']): (StructuralResponse | undefined)[] => {
+          const { solution } = solve({ ...drawn, analysis, combinations });
+          return combinations.map(({ id }) => solution && responseOf(solution, solution.outcomes.findIndex((one) => one.id === id)));
+        };
+        const together = solved(sums);
+        for (const [i, one] of sums.entries()) {
+          const [alone] = solved([one]);
+          if (!together[i] || !alone) return;
+          compared++;
+          expect(together[i].pieces.from).toEqual(alone.pieces.from);
+          for (const key of ['displacements', 'ends', 'coefficients'] as const) {
+            const off = alone[key].map((value, k) => Math.abs(value - together[i]![key][k]!));
+            expect(Math.max(...off)).toBeLessThanOrEqual(1e-8 * Math.max(...alone[key].map(Math.abs)));
+          }
+        }
+      }),
+      { numRuns: 40, seed: 11 },
     );
     expect(compared).toBeGreaterThan(30);
   });
