@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { memberAxes, planeDirection, supportAxes } from './local-axes';
+import { memberAxes, supportAxes } from './local-axes';
 import { evenly } from '../test/evenly';
 
 describe('local axes', () => {
@@ -34,7 +34,8 @@ describe('local axes', () => {
       [-1, 0, -1],
     ],
   ] as const)('%j', ([dx, dy], expected) => {
-    const [c, s, sense] = planeDirection(dx, dy);
+    const axes = memberAxes(dx, dy, 0, 0);
+    const [c, s, sense] = [axes[0]!, axes[1]!, axes[8]!];
     expect([c, s, sense]).toEqual([...expected]);
     // y points up, or along −X on a vertical member.
     const [yx, yy] = [-sense * s, sense * c];

@@ -49,14 +49,6 @@ function upright(x: number, y: number, z: number): readonly [number, number, num
   return [(x * x - 1) / normal, (x * y) / normal, (x * z) / normal];
 }
 
-/**
- * Direction of a plane member: [cosine, sine, sense] of local x; sense is +1 where local z is global +Z, −1 where it is −Z.
- */
-export function planeDirection(dx: number, dy: number): readonly [number, number, 1 | -1] {
-  const axes = memberAxes(dx, dy, 0, 0);
-  return [axes[0]!, axes[1]!, axes[8]! > 0 ? 1 : -1];
-}
-
 /** Rows x, y, z of a support's axes from two vectors: x normalised, y made normal to it. Undefined where they are parallel or zero. */
 export function supportAxes(xAxis: readonly number[], yAxis: readonly number[]): Float64Array | undefined {
   const size = Math.hypot(...xAxis);

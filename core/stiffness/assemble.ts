@@ -140,7 +140,7 @@ function addBlock(scattering: Scattering, a: number, b: number, o: number, count
  * Any matrix of the members over the unknowns, from what each gives to its two nodes (`nodal`, as `MemberMatrices` has it): stiffness, geometric
  * stiffness, mass. The pattern of a numbering is found once, and is the same for all.
  */
-export function assembleBlocks(s: Structure, nodal: Float64Array, numbering: Numbering): SparseSymmetric {
+function assembleBlocks(s: Structure, nodal: Float64Array, numbering: Numbering): SparseSymmetric {
   const { width } = keptEntries(s);
   const { pattern, first, from, to } = scatterOf(s, numbering);
   const values = new Float64Array(pattern.rows.length);

@@ -5,12 +5,14 @@ import { solveInPlace, solveRefined } from '../../linear-algebra/solve';
 import { multiply, type SparseSymmetric } from '../../linear-algebra/sparse-symmetric';
 import { recoverUnder } from '../../results/recover-cases';
 import { assembleStiffness } from '../../stiffness/assemble';
-import { addMore } from '../../stiffness/member-blocks';
+import { keptEntries } from '../../stiffness/kept-entries';
+import { FREEDOMS, MEMBER_FREEDOMS, type Structure } from '../../stiffness/structure';
 import { addSolution } from '../add-solution';
 import type { System } from '../factorise';
 import type { Axial, Columns, Leaning } from './leaning';
 import type { Added } from './recover-leaning';
 
+const N = MEMBER_FREEDOMS;
 /** Steps by an earlier factor, which are less work than a new one. */
 const STEPS = 6;
 /** What is left of a right-hand side that counts as nothing, beside its largest part. */
@@ -132,5 +134,24 @@ export class Pressing {
     const displacements = new Float64Array(this.now!.loads.length);
     addSolution(this.system, x, displacements);
     return displacements;
+  }
+}
+
+/** Adds (A − B)·d: by how much more such blocks A push the nodes than others, B, when these move so (both 6n, nodes' axes). */
+function addMore(s: Structure, [A, B]: readonly [Float64Array, Float64Array], d: Float64Array, forces: Float64Array): void {
+  const { width, origins } = keptEntries(s);
+  const places = new Int32Array(N);
+  for (let m = 0; m < s.lengths.length; m++) {
+    for (let i = 0; i < N; i++)
+      places[i] = FREEDOMS * s.memberNodes[2 * m + (i < FREEDOMS ? 0 : 1)]! + (i < FREEDOMS ? i : i - FREEDOMS);
+    for (let e = 0; e < width; e++) {
+      const part = A[width * m + e]! - B[width * m + e]!;
+      if (part === 0) continue;
+      const origin = origins[e]!;
+      const i = (origin / N) | 0;
+      const [row, column] = [places[i]!, places[origin - N * i]!];
+      forces[row]! += part * d[column]!;
+      if (row !== column) forces[column]! += part * d[row]!;
+    }
   }
 }
