@@ -89,4 +89,14 @@ describe('a beam-column in one member', () => {
     for (let i = 0; i < 64; i++)
       expect(Math.abs(one.at('m0', 'Mz', (L * (i + 0.5)) / 64) - many.at(`m${i}`, 'Mz', L / 128)) / most).toBeLessThan(1e-6);
   });
+
+  test('an axial force that begins with nothing and grows with the square of the way', () => {
+    const mast = (n: number): Model =>
+      sketch({ nodes: Array.from({ length: n + 1 }, (_, i) => [`${i}`, (L * i) / n, 0] as const),
+        members: Array.from({ length: n }, (_, i) => [`m${i}`, `${i}`, `${i + 1}`] as const), supports: [clamp(`${n}`)],
+        loads: Array.from({ length: n }, (_, i) => ({ type: 'line' as const, member: `m${i}`, from: { wx: (9e4 * i) / n, wy: -2e3 }, to: { wx: (9e4 * (i + 1)) / n, wy: -2e3 } })) }); // oxfmt-ignore
+    const [one, many] = [second(mast(1)), second(mast(16))];
+    for (const i of [1, 2]) near(one.displacement('0')[i]!, many.displacement('0')[i]!);
+    near(one.reaction('1')[2]!, many.reaction('16')[2]!);
+  });
 });

@@ -56,6 +56,8 @@ export class Stretch {
   }
 }
 
+/** Where so little of 1 + N/GA is left, shear is about to let a stretch buckle, and α is too large for the closed series. */
+const NEAR_SHEARED = 0.1;
 /** So small is the last term of a series beside its first. */
 const LAST = 1e-17;
 
@@ -78,7 +80,8 @@ export function solveStretch(section: Yielding, stretch: Stretch): boolean {
   const { planes: P, shear } = section;
   for (let p = 0; p < P; p++) if (1 + stretch.axial[0]! * shear[p]! <= 0) return false;
   if (P === 2) return solveCoupled(section, stretch);
-  if (stretch.powers === 1) integrateEven(section, stretch);
+  const isEven = stretch.powers === 1 && 1 + stretch.axial[0]! * shear[0]! > NEAR_SHEARED;
+  if (isEven) integrateEven(section, stretch);
   else integrate(section, stretch);
   joinEnds(stretch);
   return true;
@@ -118,9 +121,6 @@ function integrate(section: Yielding, stretch: Stretch): void {
       sumM += M;
       before = last;
       last = slope;
-      const isLast =
-        n >= OF_PUSH && Math.abs(step * slope) <= LAST * Math.abs(sumY) && Math.abs(turn) <= LAST * Math.abs(sumTurn);
-      if (isLast && Math.abs(M) <= LAST * Math.abs(sumM)) break;
     }
     ends[3 * column] = sumY;
     ends[3 * column + 1] = sumTurn;
