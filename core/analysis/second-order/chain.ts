@@ -17,7 +17,8 @@ export interface Chain {
 
 export const chainIn = (bending: Bending): Chain => ({ bending, stretches: [], forces: [], negative: 0, joints: [] });
 
-const [inPlane, inSpace] = [new Float64Array(4), new Float64Array(16)];
+/** Room for the pivot of a joint, in one plane or in two. */
+const [inOne, inTwo] = [new Float64Array(4), new Float64Array(16)];
 
 /**
  * Solves its stretches and eliminates their joints from the start on: block elimination, stable however taut the member is, where products of transfer matrices are
@@ -33,7 +34,7 @@ export function solveChain(section: Yielding, chain: Chain): boolean {
   for (let s = 1; s < stretches.length; s++) {
     const [forces, next] = [chain.forces, stretches[s]!.forces];
     // Of the joint: pivot·u = −(its parts of the start, of the next joint, and by themselves).
-    const pivot = n === 2 ? inPlane : inSpace;
+    const pivot = n === 2 ? inOne : inTwo;
     const moves = (joints[s - 1] ??= new Float64Array(n * width));
     for (let i = 0; i < n; i++) {
       for (let j = 0; j < n; j++) {

@@ -44,8 +44,9 @@ export function displaced(
   const { factor } = leading;
   const isOfUse = factor?.isCurrent() && factor.kernels === kernels && factor.analysis === system.numbering.analysis;
   const found = (begin: Factor | undefined): ReturnType<typeof displaced> => {
-    const columns = (leading.columns ??= new Columns(system.structure, system.matrices, { response: pressed.first, ...pressed }));
-    columns.press({ response: pressed.first, leanOf: pressed.leanOf });
+    const acting = { response: pressed.first, leanOf: pressed.leanOf };
+    const columns = (leading.columns ??= new Columns(system.structure, system.matrices, acting));
+    columns.press(acting);
     const pressing = new Pressing(system, columns, kernels, begin);
     const response = settled(system, supported, pressed.first, columns, pressing);
     leading.factor = pressing.lastFactor;

@@ -17,7 +17,7 @@ const NOTHING = 1e-15;
 /** The longest stretch: kh. */
 const REACH = 1;
 
-/** What all members give to their nodes: the stiffness as `MemberMatrices.nodal`, and the loads (6n, nodes' axes). By member: */
+/** What all members give to their nodes: the stiffness as `MemberMatrices.nodal`, and the loads (6n, nodes' axes); beside that by member whether it leans, and what its ends bear. */
 export interface Leaning {
   readonly nodal: Float64Array;
   readonly loads: Float64Array;
@@ -100,7 +100,7 @@ export class Columns {
   }
 
   /**
-   * All members under such axial forces; the member that shear alone would let buckle, where there is one. Good until it is asked for twice more.
+   * All members under such axial forces; the member that shear alone would let buckle, where there is one. It stays while it is asked for twice more; the chains are those of the last time.
    */
   leaning(axial: Axial): Leaning | number {
     const room = this.rooms[this.turn] ?? this.roomForAll();
