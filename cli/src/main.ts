@@ -5,34 +5,31 @@ import { limitStates } from '@rigid-beam/core/model/categories';
 import { permanentWays } from '@rigid-beam/core/model/model';
 import { runNames } from '@rigid-beam/core/analysis/runs';
 import { STATIONS, writable } from '@rigid-beam/core/formats/registry';
-import { backup, restore } from './backup';
-import { buckling, type BucklingOptions } from './buckling';
-import { modes, type ModesOptions } from './modes';
-import { check } from './check';
-import { combine, type CombineOptions } from './combine';
+import type { BucklingOptions } from './buckling';
+import type { ModesOptions } from './modes';
+import type { CombineOptions } from './combine';
 import { papers, paperWays } from '@rigid-beam/drawing/paper/sizes';
 import { otherSubjects } from '@rigid-beam/drawing/paper/subjects';
-import { numbersWays } from '@rigid-beam/drawing/workings/html-workings';
+import { numbersWays } from '@rigid-beam/core/workings/number-words';
 import { workingsSteps } from '@rigid-beam/core/workings/blocks';
 import { LOOKS } from '@rigid-beam/drawing/projection';
 import { chapterNames } from '@rigid-beam/core/model/report';
-import { convert } from './convert';
-import { draw, type DrawOptions } from './draw';
-import { solveCommand, type SolveOptions } from './solve';
+import type { DrawOptions } from './draw';
+import type { SolveOptions } from './solve';
+import { sectionFormats, workingsFormats } from './choices';
 import { exitCodes } from './exit-codes';
 import { setParameters } from './input';
-import { influence, type InfluenceOptions } from './influence';
-import { matrix } from './matrix';
+import type { InfluenceOptions } from './influence';
 import { dotCount, impactFactor, modeCount, naturalModeCount, placeCount, stationCount } from './numbers';
-import { report, type ReportOptions } from './report';
-import { section } from './section';
+import type { ReportOptions } from './report';
+import { typedTables } from '@rigid-beam/core/tables/files/tables-file';
 import { PLACES } from '@rigid-beam/core/tables/results/lists';
-import { table, tableWords, type TableOptions } from './table';
-import { sectionFormats, sections, type SectionsOptions } from './sections';
-import { seek, study, type SeekOptions, type StudyOptions } from './study';
-import { take, type TakeOptions } from './take';
+import type { TableOptions } from './table';
+import type { SectionsOptions } from './sections';
+import type { SeekOptions, StudyOptions } from './study';
+import type { TakeOptions } from './take';
 import { token } from './token';
-import { workings, workingsFormats, type WorkingsOptions } from './workings';
+import type { WorkingsOptions } from './workings';
 
 const optionWords = writable
   .flatMap(({ id, writer }) => writer.options.map(({ key, words }) => `${key} (${words.toLowerCase()}) of ${id}`))
@@ -62,7 +59,7 @@ program
   )
   .option('--remedies', 'for a structure that can move, also seek edits that stop it')
   .action(async (file: string, options: SolveOptions) => {
-    process.exitCode = await solveCommand(file, options);
+    process.exitCode = await (await import('./solve')).solveCommand(file, options);
   });
 
 program
@@ -79,7 +76,7 @@ program
   .option('--negative', 'also of the reversed loads, whose factors are negative')
   .option('--lengths', 'with the buckling lengths of all members in compression')
   .action(async (file: string, options: BucklingOptions) => {
-    process.exitCode = await buckling(file, options);
+    process.exitCode = await (await import('./buckling')).buckling(file, options);
   });
 
 program
@@ -90,7 +87,7 @@ program
   .option('--masses', 'with what has mass, its total and its centre')
   .option('--earthquake', 'with the base shear by the spectrum of the file, mode by mode and all together')
   .action(async (file: string, options: ModesOptions) => {
-    process.exitCode = await modes(file, options);
+    process.exitCode = await (await import('./modes')).modes(file, options);
   });
 
 program
@@ -108,7 +105,7 @@ program
       .default('written'),
   )
   .action(async (file: string, options: WorkingsOptions) => {
-    process.exitCode = await workings(file, options);
+    process.exitCode = await (await import('./workings')).workings(file, options);
   });
 
 const collected = (text: string, before: string[]): string[] => [...before, text];
@@ -132,7 +129,7 @@ program
   .addOption(new Option('--decimal <mark>', 'how CSV writes decimals').choices(['point', 'comma']).default('point'))
   .option('-o, --output <file>', 'file to write; else standard output')
   .action(async (file: string, options: StudyOptions) => {
-    process.exitCode = await study(file, options);
+    process.exitCode = await (await import('./study')).study(file, options);
   });
 
 program
@@ -144,7 +141,7 @@ program
   .requiredOption('--bound <value>', 'such as 20kN')
   .option('--case <id>', 'of this case or combination; else of the first combination')
   .action(async (file: string, options: SeekOptions) => {
-    process.exitCode = await seek(file, options);
+    process.exitCode = await (await import('./study')).seek(file, options);
   });
 
 program
@@ -153,7 +150,7 @@ program
   .argument('<file>', 'model file, or - for standard input')
   .option('--remedies', 'also say whether the structure can move, and which edits would stop it')
   .action(async (file: string, options: { remedies?: true }) => {
-    process.exitCode = await check(file, options.remedies ? 'seek remedies' : 'faults only');
+    process.exitCode = await (await import('./check')).check(file, options.remedies ? 'seek remedies' : 'faults only');
   });
 
 program
@@ -164,7 +161,7 @@ program
   .addOption(new Option('--limit-state <state>', 'only for this limit state').choices(limitStates))
   .addOption(new Option('--permanent <way>', 'whether permanent actions help or hurt').choices(permanentWays).default('as one'))
   .action(async (file: string, options: CombineOptions) => {
-    process.exitCode = await combine(file, options);
+    process.exitCode = await (await import('./combine')).combine(file, options);
   });
 
 program
@@ -184,14 +181,14 @@ program
   .option('--impact <factor>', 'by which the axles are multiplied', impactFactor)
   .option('--stations <n>', 'evenly spaced points of each piece', stationCount, 11)
   .action(async (file: string, options: InfluenceOptions) => {
-    process.exitCode = await influence(file, options);
+    process.exitCode = await (await import('./influence')).influence(file, options);
   });
 
 program
   .command('table')
   .description('write tables of a model or of its results, as CSV or JSON, or as XLSX with a sheet a table')
   .argument('<file>', 'model file, or - for standard input')
-  .argument('<tables>', `which, with commas between several: ${tableWords}`)
+  .argument('<tables>', `which, with commas between several: ${typedTables.join(', ')}`)
   .option('--case <id>', 'results of this case or combination; else of the first case')
   .option('--each', 'of an envelope each of the outcomes that make it')
   .option('--places <n>', 'evenly spaced places along each member, of stations', placeCount, PLACES.usual)
@@ -200,7 +197,7 @@ program
   .addOption(new Option('--decimal <mark>', 'how CSV writes decimals').choices(['point', 'comma']).default('point'))
   .option('-o, --output <file>', 'file to write: .csv, .xlsx or .json; else CSV on standard output')
   .action(async (file: string, tables: string, options: TableOptions) => {
-    process.exitCode = await table(file, tables, options);
+    process.exitCode = await (await import('./table')).table(file, tables, options);
   });
 
 program
@@ -228,7 +225,7 @@ program
   .option('--revision <revision>', 'for the title block')
   .option('--dots <n>', 'of a picture, to an inch', dotCount, 150)
   .action(async (file: string, options: DrawOptions) => {
-    process.exitCode = await draw(file, options);
+    process.exitCode = await (await import('./draw')).draw(file, options);
   });
 
 program
@@ -249,7 +246,7 @@ program
   .option('--date <date>', 'for the cover, as it is to stand there')
   .option('--revision <revision>', 'for the cover and the head of each page')
   .action(async (file: string, options: ReportOptions) => {
-    process.exitCode = await report(file, options);
+    process.exitCode = await (await import('./report')).report(file, options);
   });
 
 program
@@ -264,7 +261,7 @@ program
     {} as Record<string, string>,
   )
   .action(async (file: string, options: { to: string; option: Record<string, string> }) => {
-    process.exitCode = await convert(file, options.to, options.option);
+    process.exitCode = await (await import('./convert')).convert(file, options.to, options.option);
   });
 
 program
@@ -282,7 +279,7 @@ program
   .option('--section <id>', 'that members of lines get; else the only one')
   .option('--material <id>', 'that members of lines get; else the only one')
   .action(async (file: string, from: string, options: TakeOptions) => {
-    process.exitCode = await take(file, from, options);
+    process.exitCode = await (await import('./take')).take(file, from, options);
   });
 
 program
@@ -291,7 +288,7 @@ program
   .argument('<file>', 'model file, or - for standard input')
   .option('--loads', 'print the load vectors of all cases instead')
   .action(async (file: string, options: { loads?: true }) => {
-    process.exitCode = await matrix(file, options.loads ? 'loads' : 'stiffness');
+    process.exitCode = await (await import('./matrix')).matrix(file, options.loads ? 'loads' : 'stiffness');
   });
 
 program
@@ -300,8 +297,8 @@ program
   .argument('[search...]', 'parts of a designation, or conditions: ipe 3 · w14x · 100x100x4 · "I > 5000 cm4"')
   .option('--family <family>', 'only of this family, such as IPE or UB')
   .addOption(new Option('--format <format>', 'how to print them; SI but in the table').choices(sectionFormats).default('table'))
-  .action((search: string[], options: SectionsOptions) => {
-    process.exitCode = sections(search, options);
+  .action(async (search: string[], options: SectionsOptions) => {
+    process.exitCode = (await import('./sections')).sections(search, options);
   });
 
 program
@@ -309,7 +306,7 @@ program
   .description('print the properties of a section of any outline, or built of plates and standard shapes, as JSON in SI')
   .argument('<file>', 'section file, or - for standard input')
   .action(async (file: string) => {
-    process.exitCode = await section(file);
+    process.exitCode = await (await import('./section')).section(file);
   });
 
 const address = ['--address <address>', 'where Rigid Beam runs', 'http://127.0.0.1:3000'] as const;
@@ -320,7 +317,7 @@ program
   .argument('<file>', 'file to write, such as garden.backup.jsonl.gz')
   .option(...address)
   .action(async (file: string, options: { address: string }) => {
-    process.exitCode = await backup(file, options.address);
+    process.exitCode = await (await import('./backup')).backup(file, options.address);
   });
 
 program
@@ -330,7 +327,9 @@ program
   .option(...address)
   .option('--bring-back', 'also bring back models of it that were removed since')
   .action(async (file: string, options: { address: string; bringBack?: true }) => {
-    process.exitCode = await restore(file, options.address, options.bringBack ? 'bring back' : 'leave');
+    process.exitCode = await (
+      await import('./backup')
+    ).restore(file, options.address, options.bringBack ? 'bring back' : 'leave');
   });
 
 const tokens = program

@@ -4,9 +4,9 @@ import type { CatalogueShape } from '@rigid-beam/core/sections/catalogue/family'
 import { listed, plasticOf } from '@rigid-beam/core/sections/catalogue/listed';
 import { searchCatalogue } from '@rigid-beam/core/sections/catalogue/search';
 import { inUnit, showNumber } from '@rigid-beam/core/quantities/show';
+import type { sectionFormats } from './choices';
 import { exitCodes } from './exit-codes';
 
-export const sectionFormats = ['table', 'csv', 'json'] as const;
 export interface SectionsOptions {
   readonly family?: string;
   readonly format: (typeof sectionFormats)[number];

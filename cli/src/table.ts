@@ -3,7 +3,7 @@ import { once } from 'node:events';
 import { isRefusal } from '@rigid-beam/core/formats/made-file';
 import type { FilePart } from '@rigid-beam/core/formats/format';
 import type { DecimalMark } from '@rigid-beam/core/tables/files/csv';
-import { tableKinds, tablesFile, typedTables } from '@rigid-beam/core/tables/files/tables-file';
+import { tableKinds, tablesFile } from '@rigid-beam/core/tables/files/tables-file';
 import { exitCodes } from './exit-codes';
 import { printNotices, readInput } from './input';
 import { print } from './output';
@@ -18,8 +18,6 @@ export interface TableOptions {
   readonly decimal: DecimalMark;
   readonly output?: string;
 }
-
-export const tableWords = typedTables.join(', ');
 
 /** Writes tables of a model or of its results as CSV, XLSX or JSON; several names with commas between them are sheets of one file. */
 export async function table(file: string, names: string, options: TableOptions): Promise<number> {

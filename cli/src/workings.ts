@@ -2,13 +2,13 @@ import { displayOf } from '@rigid-beam/core/quantities/display';
 import { workingsOf } from '@rigid-beam/core/workings/of-model';
 import { workingsSteps, type WorkingsStepId } from '@rigid-beam/core/workings/blocks';
 import { workingsStepsOf } from '@rigid-beam/core/workings/steps';
+import type { NumbersWay } from '@rigid-beam/core/workings/number-words';
 import { workingsText } from '@rigid-beam/core/workings/text';
-import { workingsPage, type NumbersWay } from '@rigid-beam/drawing/workings/html-workings';
+import { workingsPage } from '@rigid-beam/drawing/workings/html-workings';
+import type { workingsFormats } from './choices';
 import { exitCodes } from './exit-codes';
 import { printNotices, readInput } from './input';
 import { print } from './output';
-
-export const workingsFormats = ['text', 'html', 'json'] as const;
 
 export interface WorkingsOptions {
   readonly case?: string;

@@ -5,6 +5,10 @@ import { WORKINGS_DIGITS } from './units';
 export const workingsWays = ['plain', 'in EI'] as const;
 export type WorkingsWay = (typeof workingsWays)[number];
 
+/** Whether the numbers of a page are written, or left to be filled in, or both: first the page to fill in, then the solution. */
+export const numbersWays = ['written', 'blank', 'both'] as const;
+export type NumbersWay = (typeof numbersWays)[number];
+
 /** Denominators of fractions that one reads as such. */
 const MOST = 200;
 const ALIKE = 1e-10;

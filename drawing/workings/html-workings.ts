@@ -1,11 +1,7 @@
 import type { WorkingsBlock, WorkingsStep } from '@rigid-beam/core/workings/blocks';
-import { numberWords } from '@rigid-beam/core/workings/number-words';
+import { numberWords, type NumbersWay } from '@rigid-beam/core/workings/number-words';
 import katex from 'katex';
 import { escaped } from '../paper/svg-file';
-
-/** Whether numbers are written, or left to be filled in, or both: first the page to fill in, then the solution. */
-export const numbersWays = ['written', 'blank', 'both'] as const;
-export type NumbersWay = (typeof numbersWays)[number];
 
 interface Page {
   readonly title: string;

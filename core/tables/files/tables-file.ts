@@ -7,7 +7,6 @@ import type { Table } from '../column';
 import { tablesFile as WORDS } from '../words';
 import { csvParts, type DecimalMark } from './csv';
 import { jsonParts } from './json';
-import { xlsxFile } from './xlsx';
 
 export const tableKinds = ['csv', 'xlsx', 'json'] as const;
 export type TableKind = (typeof tableKinds)[number];
@@ -66,6 +65,12 @@ export async function tablesFile(
     all.push(found);
   }
   told('writing');
-  const parts = kind === 'xlsx' ? [await xlsxFile(all)] : kind === 'json' ? jsonParts(all[0]!) : csvParts(all[0]!, decimal);
+  // What writes workbooks is large.
+  const parts =
+    kind === 'xlsx'
+      ? [await (await import('./xlsx')).xlsxFile(all)]
+      : kind === 'json'
+        ? jsonParts(all[0]!)
+        : csvParts(all[0]!, decimal);
   return { mediaType: MEDIA[kind], extension: `.${kind}`, parts, notes: [] };
 }
