@@ -32,7 +32,7 @@ export function isReady(solution: Solution, outcome: number, drawn?: Quantity): 
 }
 
 /** Whether a quantity follows from shear on the outlines of sections, and that was not found yet. */
-const lacksShear = (solution: Solution, quantity: Quantity): boolean =>
+export const lacksShear = (solution: Solution, quantity: Quantity): boolean =>
   quantityTable[quantity].derived?.takesShear === true && solution.isShearKnown !== true;
 
 /** Whether a quantity is not there yet, and will be: what it follows from is being found, or its envelope is being read. */

@@ -8,7 +8,7 @@ import { paperFile } from '../paper/files';
 import { readRatio } from '../paper/ratios';
 import { sheetsOf } from '../paper/sheets';
 import type { Paper, PaperWay } from '../paper/sizes';
-import { acts, projectionOf, subjectOf, viewOfSubject, type Subject } from '../paper/subjects';
+import { acts, isQuantity, projectionOf, subjectOf, viewOfSubject, type Subject } from '../paper/subjects';
 import type { Look } from '../projection';
 import type { View } from '../view';
 import { listed, type Tools } from './tools';
@@ -43,7 +43,7 @@ export async function drawingFile(model: Model, asked: DrawingAsked, tools: Tool
     subjects.push(subject);
   }
   tools.told?.('solving');
-  const results = resultsWithShear(solve(model), model);
+  const results = resultsWithShear(solve(model), model, subjects.filter(isQuantity));
   if (!results.solution && subjects.some(acts)) return unsolved(results);
   tools.told?.('drawing');
   const views = viewsOf(model, results.solution, subjects, asked);
