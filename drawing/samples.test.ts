@@ -1,7 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { evaluate } from '@rigid-beam/core/results/polynomial';
 import { clamp, pin, roller, sketch, solved } from '@rigid-beam/core/test/build';
 import { valueAt } from '@rigid-beam/core/results/read';
-import { rangesOf, roughBounds, samplesOf, signRuns } from './samples';
+import { bulgeOf, rangesOf, roughBounds, samplesOf, signRuns } from './samples';
 
 const beam = sketch({
   nodes: [
@@ -32,6 +34,27 @@ describe('points of a diagram', () => {
     expect(runs[0]!.xs.at(-1)).toBe(runs[1]!.xs[0]);
     expect(runs[0]!.values.at(-1)).toBe(0);
     expect(runs[0]!.values.every((value) => value <= 0) && runs[1]!.values.every((value) => value >= -1e-6)).toBe(true);
+  });
+
+  test('a curve keeps within its bulge of the straight line between its ends, and the bulge is not much more than that', () => {
+    // A clamped beam under a line load: the second derivative of x²(1 − x)² is greatest at its ends, where it is 2.
+    expect(bulgeOf(Float64Array.of(0, 0, 1, -2, 1, 0), 0, 5, 1)).toBeCloseTo(2 / 8, 12);
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: -9, max: 9, noNaN: true }), { minLength: 6, maxLength: 6 }),
+        fc.integer({ min: 0, max: 5 }),
+        (all, degree) => {
+          const c = Float64Array.from(all);
+          const h = 1.7;
+          const ends = [evaluate(c, 0, degree, 0), evaluate(c, 0, degree, h)] as const;
+          const bulge = bulgeOf(c, 0, degree, h);
+          for (let i = 1; i < 20; i++) {
+            const left = evaluate(c, 0, degree, (h * i) / 20) - ends[0] - ((ends[1] - ends[0]) * i) / 20;
+            expect(Math.abs(left)).toBeLessThanOrEqual(bulge + 1e-9);
+          }
+        },
+      ),
+    );
   });
 
   test('a force that is nothing has no curve', () => {
