@@ -166,7 +166,7 @@ export const underlayPart = {
   move: 'Move',
   levelIt: 'Level it',
   itLies: 'It lies',
-  turnedBy: 'Turned by (°)',
+  turnedBy: 'Turned by',
   strength: 'Strength',
   strengthOfTheUnderlay: 'Strength of the underlay',
   hide: 'Hide',
