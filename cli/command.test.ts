@@ -431,6 +431,8 @@ describe('rigid-beam draw', () => {
     expect(to('again.pdf', '--project', 'Botanic garden', '--date', '2026-11-29').equals(pdf)).toBe(true);
     expect(to('moment.svg').toString()).toMatch(/^<svg .*>4\.36 kN·m<\/text>/s);
     expect(to('moment.dxf').toString()).toMatch(/LWPOLYLINE[\s\S]*DIAGRAMS[\s\S]*4\.36 kN·m/);
+    // What follows from shear on outlines is drawn too, although a moment does not wait for it.
+    expect(to('stress.svg', '--quantity', 'σv').toString()).toMatch(/MPa<\/text>/);
     const png = to('moment.png', '--dots', '100');
     // ISO 216 A3 across at 100 dots an inch.
     expect([png.toString('latin1', 1, 4), png.readUInt32BE(16), png.readUInt32BE(20)]).toEqual(['PNG', 1654, 1170]);

@@ -3,7 +3,7 @@ import { isLine, quantityTable } from '@rigid-beam/core/results/quantities';
 import { isReadByPlace, partsOf } from '@rigid-beam/core/results/read';
 import { memberReader } from '@rigid-beam/core/results/read-quantity';
 import { readingOf } from '@rigid-beam/core/results/readings';
-import { drawnSide, inkOf, standsOn, UNSEEN, UNSEEN_OF_HINT, UPRIGHT, type DrawnQuantity, type Mitre } from './diagram-items';
+import { drawnSide, inkOf, standsOn, unseenIn, UPRIGHT, type DrawnQuantity, type Mitre } from './diagram-items';
 import type { Hairlines } from './behind';
 import { VERTEX, verticesFor, type Ink, type Item } from './display-list';
 import type { DrawnMember } from './geometry';
@@ -97,8 +97,9 @@ function curvesOf(drawn: DrawnQuantity, view: View): Curves {
 }
 
 /** A point of a curve for every few pixels, and no more than are seen, so that a small picture of many members stays light. */
-function finenessOf({ metresPerUnit }: DrawnQuantity, { scale, detail }: View): (member: DrawnMember) => Fineness {
-  const miss = (detail === 'whole' ? UNSEEN : UNSEEN_OF_HINT) / (metresPerUnit * scale);
+function finenessOf({ metresPerUnit }: DrawnQuantity, view: View): (member: DrawnMember) => Fineness {
+  const { scale } = view;
+  const miss = unseenIn(view) / (metresPerUnit * scale);
   return ({ x1, y1, x2, y2 }) => ({
     steps: Math.min(20, Math.max(4, Math.round((Math.sqrt((x2 - x1) ** 2 + (y2 - y1) ** 2) * scale) / 7))),
     miss,

@@ -100,10 +100,9 @@ export interface Deflected extends Outcome {
   readonly factor: number;
 }
 
-/** Pixels by which a straight line may miss a curve: less than anybody sees. */
-export const UNSEEN = 0.3;
-/** The same of a hairline, and of what is in hand. */
-export const UNSEEN_OF_HINT = 0.7;
+/** Pixels by which a straight line may miss a curve: less than anybody sees, of a whole drawing and of hairlines. */
+const UNSEEN: Readonly<Record<Ground['detail'], number>> = { whole: 0.3, outline: 0.7 };
+export const unseenIn = ({ detail }: Pick<Ground, 'detail'>): number => UNSEEN[detail];
 const MOST_STEPS = 16;
 
 const [OF_U, OF_V, OF_W] = [offsetOf('u'), offsetOf('v'), offsetOf('w')];
@@ -117,7 +116,7 @@ const widthOf = ({ detail, weight }: Ground, strength: Strength): number =>
 
 /** The deflected axis of a member, `factor` times larger than life. */
 export function deflectedPath(deflected: Deflected, member: DrawnMember, view: Ground, strength: 'asked for' | 'besides'): Item {
-  const points = deflectedPoints(deflected, member, view, view.detail === 'whole' ? UNSEEN : UNSEEN_OF_HINT);
+  const points = deflectedPoints(deflected, member, view);
   const vertices = verticesFor(points.length / 2);
   write(points, vertices, 0);
   const line = { kind: 'path', vertices, stroke: 'deflection', width: widthOf(view, strength), texts: 'rather beside' } as const;
@@ -132,7 +131,7 @@ export function deflectedOutline(
   member: DrawnMember,
   ...[view, strength]: [view: Ground, strength: Strength]
 ): void {
-  const points = deflectedPoints(deflected, member, view, UNSEEN_OF_HINT);
+  const points = deflectedPoints(deflected, member, { scale: view.scale, detail: 'outline' });
   const { vertices, first } = lines.line('deflection', widthOf(view, strength), points.length / 2);
   write(points, vertices, first);
 }
@@ -144,13 +143,13 @@ function write(points: readonly number[], vertices: Float64Array, first: number)
   }
 }
 
-/** X and Y of the points of a deflected axis, between which a line misses it by so many pixels; the list holds those of the next member when it is asked for them. */
+/** X and Y of the points of a deflected axis; the list holds those of the next member when it is asked for them. */
 function deflectedPoints(
   { solution, outcome, factor }: Deflected,
   member: DrawnMember,
-  { scale }: Ground,
-  miss: number,
+  view: Pick<Ground, 'scale' | 'detail'>,
 ): readonly number[] {
+  const perMiss = (Math.abs(factor) * view.scale) / unseenIn(view);
   const diagram = diagramOf(solution, outcome, member.index);
   const { coefficients: c, width: stored, from: begins, to: ends } = diagram;
   const { x1, y1, ex, ey, ez } = member;
@@ -160,7 +159,7 @@ function deflectedPoints(
     const [from, h] = [begins[k]!, ends[k]! - begins[k]!];
     const [u, v, w] = [stored * k + OF_U, stored * k + OF_V, stored * k + OF_W];
     const bulges = bulgeOf(c, u, 3, h) + bulgeOf(c, v, 5, h) + (isInSpace ? bulgeOf(c, w, 5, h) : 0);
-    const steps = Math.min(MOST_STEPS, Math.max(1, Math.ceil(Math.sqrt((bulges * Math.abs(factor) * scale) / miss))));
+    const steps = Math.min(MOST_STEPS, Math.max(1, Math.ceil(Math.sqrt(bulges * perMiss))));
     // Where one piece ends the next begins.
     for (let i = k > diagram.first ? 1 : 0; i <= steps; i++) {
       const s = (h * i) / steps;
