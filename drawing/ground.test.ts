@@ -45,14 +45,21 @@ test('whatever was looked at before, a drawing is the one that is drawn for the 
   );
 });
 
-test('what stands over results is the same list while one looks from one quantity to the next, and back at the first', () => {
+test('deflected line and structure are the same lists while one looks from one quantity to the next, and the line while one looks at other cases and back', () => {
   const parts = (view: Partial<View>, of: Model = model): readonly (readonly unknown[])[] =>
     sheetParts(of, solution, { ...corner, ...view })
       .filter(({ isKept }) => isKept)
       .map(({ items }) => items);
-  const [first, second, again] = [parts({ quantity: 'Mz' }), parts({ quantity: 'Vy' }), parts({ quantity: 'Mz' })];
-  expect(second[1]).toBe(first[1]);
-  expect(second[0]).not.toBe(first[0]);
+  const [first, second, other, again] = [
+    parts({ quantity: 'Mz' }),
+    parts({ quantity: 'Vy' }),
+    parts({ quantity: 'Mz', outcome: 1 }),
+    parts({ quantity: 'Mz' }),
+  ];
+  expect(second).toEqual(first);
+  for (const k of [0, 1]) expect(second[k]).toBe(first[k]);
+  expect(other[0]).not.toBe(first[0]);
+  expect(other[1]).toBe(first[1]);
   expect(again[0]).toBe(first[0]);
   expect(parts({ quantity: 'Mz', scale: 7 })[1]).not.toBe(first[1]);
   expect(parts({ quantity: 'Mz' }, { ...model })[1]).not.toBe(first[1]);

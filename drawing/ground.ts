@@ -9,7 +9,7 @@ const OF_RESULTS = [
 /** A view as what stands there whatever results are looked at sees it: it is drawn once, as long as nothing else changes. */
 export type Ground = Omit<View, (typeof OF_RESULTS)[number]>;
 
-/** So many diagrams, deflected lines and reactions that were looked at last stay: one goes back and forth between them at once. */
+/** So many deflected lines, loads and reactions that were looked at last stay: those of what acts, and of what is drawn ahead beside it. */
 export const LOOKED_AT = 4;
 
 const IGNORED: ReadonlySet<string> = new Set(OF_RESULTS);

@@ -16,8 +16,8 @@ import { comb, intensityLabel, lineLabel } from './line-load-items';
 import { inkOfColour, label, prefix, type Context } from './load-marks';
 import { membersInFront } from './structure-items';
 import { FRONT, inDepth, isCrowded, isOutline } from './behind';
-import { once } from '@rigid-beam/core/once';
-import { sameGround, type Ground } from './ground';
+import { latest, once } from '@rigid-beam/core/once';
+import { LOOKED_AT, sameGround, type Ground } from './ground';
 import { saidOnce, withNeighbours } from './runs';
 import { axlesOnDeck, deckItems, isOnDeck, pointOnBay } from './deck-items';
 import { stackedLoads, type ActingLoad, type DrawnLoad } from './stacked-loads';
@@ -68,8 +68,8 @@ const sameActing = (one: unknown, other: unknown): boolean =>
     : sameGround(one, other);
 
 // Hints of other cases and what acts stand on one sheet.
-const faintLoads = once(drawnLoads, sameActing);
-const strongLoads = once(drawnLoads, sameActing);
+const faintLoads = latest(LOOKED_AT, drawnLoads, sameActing);
+const strongLoads = latest(LOOKED_AT, drawnLoads, sameActing);
 
 /** The single loads of the cases that act, each with the load that it comes from. */
 function actingLoads(model: Model, factors: ReadonlyMap<string, number>): ActingLoad[] {

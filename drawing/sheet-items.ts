@@ -22,7 +22,7 @@ import { drawnMembers, nearness, NOTHING_HIDDEN, type DrawnMember } from './geom
 import { governingItems } from './governing-items';
 import { gridLineItems } from './grid-line-items';
 import { mitresOf } from './mitres';
-import { LOOKED_AT, sameGround, sameView, type Ground } from './ground';
+import { LOOKED_AT, sameGround, type Ground } from './ground';
 import { influenceItems } from './influence-items';
 import { kinkLabels } from './kink-labels';
 import { loadItems } from './load-items';
@@ -72,7 +72,7 @@ export function sheetParts(model: Model, solution: Solution | undefined, view: V
   if (view.cut) return [part(bodyDrawn(model, solution, view, view.cut))];
   if (view.faded.size > 0) return [part(forward(model, solution, view))];
   const shown = solution?.outcomes[view.outcome] ? solution : undefined;
-  const diagram = shown ? lookedAt(shown, model, view) : NO_DIAGRAM;
+  const diagram = shown ? diagramParts(shown, model, view) : NO_DIAGRAM;
   const also = shown ? besides(model, shown, view) : [];
   const under = [
     ...gridLineItems(model, view),
@@ -96,7 +96,7 @@ export function sheetParts(model: Model, solution: Solution | undefined, view: V
   const line = bent ? deflected(bent.solution, model, view, bent.outcome, bent.factor) : NOTHING;
   return [
     part(under),
-    { items: diagram.items, isKept: isSteady(shown, view) },
+    part(diagram.items),
     { items: line, isKept: true },
     { items: together(structure, supports), isKept: true },
     part(over),
@@ -187,14 +187,15 @@ interface DiagramParts {
 }
 const NO_DIAGRAM: DiagramParts = { items: [] };
 
-/** Whether a diagram is of numbers that stand in the solution: what is read ahead, or by and by, would be shown as it was. */
-const isSteady = (solution: Solution | undefined, { quantity, outcome }: View): boolean =>
-  solution !== undefined && quantity !== 'none' && isLine(quantity) && !isRange(solution.outcomes[outcome]!);
-
-const lookedAt = (solution: Solution, model: Model, view: View): DiagramParts =>
-  (isSteady(solution, view) ? steady : diagramParts)(solution, model, view);
-
-const steady = latest(LOOKED_AT, diagramParts, sameView);
+/**
+ * Whether a drawing of the same model and results, in this view, is the same one: it is of numbers that stand in the solution. What is read ahead, or by and by, would be
+ * shown as it was.
+ */
+export function isLasting(solution: Solution | undefined, { quantity, also, outcome, influence, cut }: View): boolean {
+  const acts = solution?.outcomes[outcome];
+  const areLines = [quantity, ...also].every((one) => one === 'none' || isLine(one));
+  return areLines && influence === undefined && cut === undefined && !(acts && isRange(acts));
+}
 
 /** What shows the chosen quantity: of a structure that carries by tension and compression the members themselves, as bars; else diagrams. */
 function diagramParts(solution: Solution, model: Model, view: View): DiagramParts {

@@ -84,7 +84,8 @@ async function frames(page, act) {
 
 /**
  * Medians of the time from a choice to the frame that begins with its picture on the screen: diagrams, places of texts, and paint. Of another quantity for the first
- * time, after its script has run a few times; again, for what was looked at last; of another case or sum for the first time; and of an envelope.
+ * time, after its script has run a few times; again, for what was looked at last; of the next case or sum, which are drawn ahead; of one further away, which is not; and
+ * of an envelope.
  */
 async function chosen(page) {
   await page.evaluate(() => {
@@ -116,7 +117,7 @@ async function chosen(page) {
     for (const k of some) times.push(await choose(group, k));
     return times.sort((x, y) => x - y)[Math.floor(times.length / 2)];
   };
-  // N, V, T and M, and six cases: more than a drawing keeps, so that none of them is known when its turn comes again.
+  // N, V, T and M: more than are kept, so that none of them is known when its turn comes again.
   const quantities = ':has(> [aria-label="Bending moment about y"]) > button';
   const cases = '[aria-label="Cases and combinations"] label input';
   const six = [1, 2, 3, 4, 5, 0];
@@ -131,7 +132,11 @@ async function chosen(page) {
   const envelope = await all(cases, both);
   const sums = six.map((k) => 6 + k);
   await all(cases, sums);
-  return { first, again, other, sum: await all(cases, sums), envelope };
+  const sum = await all(cases, sums);
+  // A case and a sum in turn, none of them beside one of the last two.
+  const apart = [0, 3, 6, 9, 1, 4, 7, 10, 2, 5, 8, 11];
+  await all(cases, apart);
+  return { first, again, other, sum, further: await all(cases, apart), envelope };
 }
 
 async function carried(page, button) {

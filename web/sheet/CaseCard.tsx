@@ -127,6 +127,8 @@ export const CaseCard = memo(function CaseCard({ id, title, why, outcome, kind, 
       data-idle={isIdle || undefined}
       data-selected={isActing || undefined}
       title={idle ? `${why} · ${idle}` : why}
+      onPointerEnter={() => editor.show({ pointedAt: { acting: id } })}
+      onPointerLeave={() => editor.show({ pointedAt: undefined })}
     >
       <input
         type="radio"

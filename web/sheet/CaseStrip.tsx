@@ -3,11 +3,11 @@
 import { useDeferredValue, useEffect, useId, useMemo, useRef } from 'react';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import styled from 'styled-components';
-import { listed } from '@rigid-beam/core/combinations/listed';
 import { actingIndex } from '../editor/editor-state';
 import { PlainButton } from '../ui/controls';
 import { useEditor, useEditorState } from '../editor/use-editor';
 import { CaseCard, SIZE } from './CaseCard';
+import { listedIn, shownIn } from './in-strip';
 import { StripKinds } from './StripKinds';
 import { caseStrip as WORDS } from './words';
 
@@ -60,20 +60,10 @@ export function CaseStrip() {
   const unlisted = useEditorState((state) => state.unlisted);
   const outcomes = useDeferredValue(useEditorState((state) => state.settled.results?.solution?.outcomes));
   const whole = useMemo(
-    () => listed({ cases, combinations }, governing?.counts, outcomes),
+    () => listedIn(cases, combinations, governing?.counts, outcomes),
     [cases, combinations, governing, outcomes],
   );
-  // What acts is there, whatever is left out.
-  const all = useMemo(
-    () =>
-      unlisted.size === 0
-        ? whole
-        : whole.filter(
-            ({ kind, governs, outcome }) =>
-              outcome === outcomeActing || !(unlisted.has(kind) || (governs === 0 && unlisted.has('idle'))),
-          ),
-    [whole, unlisted, outcomeActing],
-  );
+  const all = useMemo(() => shownIn(whole, unlisted, outcomeActing), [whole, unlisted, outcomeActing]);
   const acting = all.findIndex(({ outcome }) => outcome === outcomeActing);
   const strip = useRef<HTMLDivElement>(null);
   const group = useId();

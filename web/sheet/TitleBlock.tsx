@@ -166,7 +166,13 @@ export function TitleBlock({ controller }: { readonly controller: SheetControlle
           onSelectionChange={(keys) => editor.go({ quantity: [...keys][0] as SheetQuantity })}
         >
           {choices.map(({ id, text, label }) => (
-            <ToggleButton key={id} id={id} aria-label={label}>
+            <ToggleButton
+              key={id}
+              id={id}
+              aria-label={label}
+              onHoverStart={() => editor.show({ pointedAt: { quantity: id } })}
+              onHoverEnd={() => editor.show({ pointedAt: undefined })}
+            >
               {text}
             </ToggleButton>
           ))}

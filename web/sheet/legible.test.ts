@@ -58,7 +58,7 @@ function sheetOf(model: Model, results: Results, stage: string, [width, height]:
   const projection = model.space === 'plane' ? ELEVATION : lookFrom(LOOKS.corner.round, LOOKS.corner.height);
   const seen = { projection, hidden: NOTHING_HIDDEN };
   const drawn = (camera: Camera) => {
-    const items = itemsOf(partsIn(state, viewOf(state, seen, undefined, camera.scale, 'still'), 'still'));
+    const items = itemsOf(partsIn(state.drawn, viewOf(state, seen, undefined, camera.scale, 'still'), 'still'));
     return { items, placed: placeLabels(items, camera, roughMeasure) };
   };
   const camera = fitted(state, seen, { x: 0, y: 0, scale: 1, width, height }, drawn);

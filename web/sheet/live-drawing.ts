@@ -10,10 +10,12 @@ import { colouredOf } from '@rigid-beam/drawing/coloured-items';
 import { inkOf } from '@rigid-beam/drawing/diagram-items';
 import { movingItems } from '@rigid-beam/drawing/moving-items';
 import { deflectionOf } from '@rigid-beam/drawing/drawn-scale';
-import { itemsOf, type SheetPart } from '@rigid-beam/drawing/sheet-items';
+import { isLasting, itemsOf, type SheetPart } from '@rigid-beam/drawing/sheet-items';
 import { isOn } from '@rigid-beam/drawing/stage-view';
 import { LARGE } from '@rigid-beam/drawing/level-of-detail';
+import { DrawnAhead, type Asked, type DrawnView } from './drawn-ahead';
 import type { Drawn } from './framing';
+import { likelyNext } from './in-strip';
 import type { Palette } from './paint';
 import { Painter, type Picture } from './painter';
 import { SolidLayer } from './solid/solid-layer';
@@ -22,6 +24,9 @@ import { Sway } from './sway';
 import { Swing } from './swing';
 import { partsIn, viewOf } from './view-of';
 import type { Viewpoint } from './viewpoint';
+
+/** Whether the look is turning, so that only members are drawn. */
+type Look = 'turning' | 'still';
 
 /** Items from which a drawing takes longer to build than a frame. */
 const HEAVY = 4000;
@@ -46,6 +51,7 @@ export class LiveDrawing {
   private parts: readonly SheetPart[] = [];
   private items: Item[] = [];
   private placed: PlacedLabel[] = [];
+  private readonly ahead = new DrawnAhead((asked) => this.made(asked, 'still'));
   private readonly painter: Painter;
   private frame = 0;
   private stale = true;
@@ -65,6 +71,7 @@ export class LiveDrawing {
   close(): void {
     cancelAnimationFrame(this.frame);
     this.frame = 0;
+    this.ahead.stop();
     this.bodies.close();
   }
 
@@ -79,6 +86,7 @@ export class LiveDrawing {
   /** Reads colours and fonts again: the theme has changed, or a font has come. */
   recolour(): void {
     this.painter.recolour();
+    this.ahead.forget();
     this.refresh();
   }
 
@@ -90,11 +98,11 @@ export class LiveDrawing {
 
   /** What would be drawn from a camera, in this stage and in Results: nothing has to move when one goes there. */
   readonly drawnFrom: Drawn = (camera) => {
-    const lists = [this.itemsFrom(camera, 'still')];
+    const lists = [this.itemsFrom(camera)];
     const state = this.owner.state();
     const { stage, drawn } = state;
     if (stage !== 'results' && drawn.results?.solution)
-      lists.push(this.itemsFrom(camera, 'still', { ...state, stage: 'results', switches: {} }));
+      lists.push(this.itemsFrom(camera, { ...state, stage: 'results', switches: {} }));
     return {
       items: lists.flat(),
       placed: lists.flatMap((items) => placeLabels(items, camera, this.painter.measure)),
@@ -250,22 +258,50 @@ export class LiveDrawing {
     });
   }
 
-  private partsFrom({ scale }: Camera, given: 'turning' | 'still', state = this.owner.state()): readonly SheetPart[] {
-    const look = this.isAwaited ? 'turning' : given;
-    return partsIn(state, viewOf(state, this.owner.from().seen(), this.owner.store.getState().plane, scale, look), look);
+  private asked(camera: Camera, look: Look, state = this.owner.state()): Asked {
+    const view = viewOf(state, this.owner.from().seen(), this.owner.store.getState().plane, camera.scale, look);
+    return { drawn: state.drawn, view, camera };
   }
 
-  private itemsFrom(camera: Camera, given: 'turning' | 'still', state?: EditorState): Item[] {
-    return itemsOf(this.partsFrom(camera, given, state));
+  private itemsFrom(camera: Camera, state?: EditorState): Item[] {
+    const look = this.isAwaited ? 'turning' : 'still';
+    const { drawn, view } = this.asked(camera, look, state);
+    return itemsOf(partsIn(drawn, view, look));
+  }
+
+  private made({ drawn, view, camera }: Asked, look: Look): DrawnView {
+    const parts = partsIn(drawn, view, look);
+    return { parts, items: itemsOf(parts), placed: placeLabelsIn(parts, camera, this.painter.measure) };
   }
 
   private rebuild(): void {
-    const { camera } = this.owner.from();
-    this.parts = this.partsFrom(camera, this.owner.from().isTurning ? 'turning' : 'still');
-    this.items = itemsOf(this.parts);
-    this.placed = placeLabelsIn(this.parts, camera, this.painter.measure);
+    const { camera, isTurning } = this.owner.from();
+    const look = this.isAwaited || isTurning ? 'turning' : 'still';
+    const asked = this.asked(camera, look);
+    const stays = look === 'still' && this.isStill && isLasting(asked.drawn.results?.solution, asked.view);
+    ({ parts: this.parts, items: this.items, placed: this.placed } = stays ? this.ahead.drawing(asked) : this.made(asked, look));
     this.painter.forget();
     this.stale = false;
+    this.drawAhead();
+  }
+
+  /** Nothing is in hand that changes the drawing with each frame. */
+  private get isStill(): boolean {
+    const { preview, proposal } = this.owner.state();
+    return !preview && !proposal;
+  }
+
+  /** What is likely to be looked at next is drawn when nothing else is to do. */
+  drawAhead(): void {
+    const after = this.owner.state().pointedAt ? 'pointed' : 'looked';
+    this.ahead.prepare(() => {
+      const state = this.owner.state();
+      const { camera, isTurning } = this.owner.from();
+      if (this.stale || this.isAwaited || !this.isStill || isTurning || camera.width === 0) return [];
+      return likelyNext(state)
+        .map((place) => this.asked(camera, 'still', { ...state, ...place }))
+        .filter(({ drawn, view }) => isLasting(drawn.results?.solution, view));
+    }, after);
   }
 }
 

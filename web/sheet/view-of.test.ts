@@ -23,7 +23,7 @@ function stateOf(model: Model, part: Partial<EditorState> = {}): EditorState {
   return { model, drawn, switches: {}, selection: [], stage: 'results', quantity: 'Mz', diagramFactor: 1, scales: {}, style: 'hatched', face: 'tension', faded: new Set(), lit: [], acting: 'Q', ...part } as unknown as EditorState; // oxfmt-ignore
 }
 const texts = (state: EditorState, scale: number, look: 'turning' | 'still' = 'still'): number =>
-  itemsOf(partsIn(state, viewOf(state, plainView, undefined, scale, look), look)).filter((item) => 'text' in item).length;
+  itemsOf(partsIn(state.drawn, viewOf(state, plainView, undefined, scale, look), look)).filter((item) => 'text' in item).length;
 
 test('each stage shows what it is about, and what is switched besides', () => {
   const view = (part: Partial<EditorState>) => viewOf(stateOf(posts(2), part), plainView, undefined, 60, 'still');
@@ -42,7 +42,9 @@ test('while the workings of this very model are read its freedoms stand there, a
   expect(view(posts(2)).freedoms).toBeUndefined();
   const lit = viewOf({ ...state, worked: { model: state.model, freedoms }, lit: ['1'] }, plainView, undefined, 60, 'still');
   expect(lit.freedoms).toEqual([{ ...freedoms[0], isLit: true }]);
-  expect(itemsOf(partsIn(state, view(state.model), 'still')).some((item) => 'text' in item && item.text === '1')).toBe(true);
+  expect(itemsOf(partsIn(state.drawn, view(state.model), 'still')).some((item) => 'text' in item && item.text === '1')).toBe(
+    true,
+  );
 });
 
 test('a plane to draw on is there only in space', () => {

@@ -93,7 +93,7 @@ function influenceOn({ stage, influence, drawn }: EditorState): View['influence'
 }
 
 /** The drawing of a view in parts: while a look turns only members, without figures where everything is small. */
-export function partsIn({ drawn }: EditorState, view: View, look: 'turning' | 'still'): readonly SheetPart[] {
+export function partsIn(drawn: EditorState['drawn'], view: View, look: 'turning' | 'still'): readonly SheetPart[] {
   const parts =
     look === 'turning'
       ? [{ items: quickItems(drawn.model, view), isKept: false }]

@@ -1,6 +1,7 @@
 import type { ListKind } from '@rigid-beam/core/combinations/listed';
 import type { ScheduleList } from '@rigid-beam/core/tables/schedules/lists';
 import type { ResultList } from '@rigid-beam/core/tables/results/lists';
+import type { Pane } from '../view-state';
 import type { Slice } from './slice';
 
 /** A window in which the panel would lie over the sheet: there it comes when it is called. */
@@ -26,6 +27,8 @@ export interface PageSlice {
   readonly placed: string | undefined;
   /** The member that is pointed at on the sheet while workings are read: its matrices are lit. */
   readonly litMember: string | undefined;
+  /** The choice that the pointer is over: it may be looked at next. */
+  readonly pointedAt: Partial<Pick<Pane, 'acting' | 'quantity'>> | undefined;
 }
 
 export const pageSlice: Slice<PageSlice> = {
@@ -40,5 +43,6 @@ export const pageSlice: Slice<PageSlice> = {
     typical: () => undefined,
     placed: () => undefined,
     litMember: () => undefined,
+    pointedAt: () => undefined,
   },
 };
