@@ -9,8 +9,8 @@ const OF_RESULTS = [
 /** A view as what stands there whatever results are looked at sees it: it is drawn once, as long as nothing else changes. */
 export type Ground = Omit<View, (typeof OF_RESULTS)[number]>;
 
-/** So many deflected lines, loads and reactions that were looked at last stay: those of what acts, and of what is drawn ahead beside it. */
-export const LOOKED_AT = 4;
+/** So many drawings that were looked at last stay, or were made ahead, and so many deflected lines, loads and reactions. */
+export const LOOKED_AT = 12;
 
 const IGNORED: ReadonlySet<string> = new Set(OF_RESULTS);
 

@@ -108,7 +108,7 @@ test('what the pointer is over, and what stands beside what acts, is drawn when 
 });
 
 test.each([
-  [1, [1, 2, 0]],
+  [1, [1, 2, 0, 3]],
   [80, [1, 2]],
   [120, [1]],
 ])('where a drawing takes %d ms, %j are made, and none once that is stopped', (time, expected) => {
@@ -134,6 +134,7 @@ test('beside each other, and where nothing of an outcome is drawn, nothing is li
   expect(likelyNext({ ...first, beside: { where: 'right', panes: [{ acting: ids[0], quantity: 'N', switches: {} }] } })).toEqual(
     [],
   );
-  expect(likelyNext({ ...first, acting: ids[0] })).toEqual([{ acting: ids[1] }]);
-  expect(likelyNext({ ...first, acting: ids[2], unlisted: new Set(['other']) })).toEqual([{ acting: ids[1] }]);
+  const named = (...all: readonly string[]) => all.map((acting) => ({ acting }));
+  expect(likelyNext({ ...first, acting: ids[2] })).toEqual(named('all', ids[1]!, ids[0]!));
+  expect(likelyNext({ ...first, acting: ids[1], unlisted: new Set(['other']) })).toEqual(named(ids[2]!, ids[0]!));
 });

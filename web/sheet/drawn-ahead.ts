@@ -1,6 +1,6 @@
 import type { Camera } from '@rigid-beam/drawing/camera';
 import type { Item } from '@rigid-beam/drawing/display-list';
-import { sameView } from '@rigid-beam/drawing/ground';
+import { LOOKED_AT, sameView } from '@rigid-beam/drawing/ground';
 import type { PlacedLabel } from '@rigid-beam/drawing/place-labels';
 import type { SheetPart } from '@rigid-beam/drawing/sheet-items';
 import type { View } from '@rigid-beam/drawing/view';
@@ -20,8 +20,6 @@ export interface DrawnView {
   readonly placed: PlacedLabel[];
 }
 
-/** So many drawings stay: the acting one, those beside it, and some that were looked at before. */
-const KEPT = 6;
 /** Milliseconds for which nothing changes before anything is drawn ahead, and for which the pointer stays over a choice. */
 const RESTING = { looked: 150, pointed: 20 } as const;
 /** Where a drawing takes longer, milliseconds, only the likeliest is made ahead, or none: whoever presses a key meanwhile waits for it. */
@@ -46,7 +44,7 @@ export class DrawnAhead {
     const made = known ?? this.make(asked);
     if (!known) this.took = performance.now() - begun;
     const others = this.kept.filter((one) => one.asked.drawn === asked.drawn && one.made !== made);
-    this.kept = [...others, { asked, made }].slice(-KEPT);
+    this.kept = [...others, { asked, made }].slice(-LOOKED_AT);
     return made;
   }
 

@@ -21,7 +21,10 @@ export const shownIn = (all: readonly Listed[], unlisted: EditorState['unlisted'
         ({ kind, governs, outcome }) => outcome === acting || !(unlisted.has(kind) || (governs === 0 && unlisted.has('idle'))),
       );
 
-/** What may be looked at next, the likeliest first: what is pointed at, and what stands beside the acting outcome, as arrow keys go. */
+/** So many outcomes on each side of the acting one: about as many as stand in view with it. */
+const BESIDE = 4;
+
+/** What may be looked at next, the likeliest first: what is pointed at, and what stands beside the acting outcome in the strip, the nearest first. */
 export function likelyNext(state: EditorState): readonly Partial<Pane>[] {
   const { stage, switches, drawn, governing, unlisted, pointedAt, beside } = state;
   if (beside || !(isOn(stage, switches, 'diagram') || isOn(stage, switches, 'loads'))) return [];
@@ -29,6 +32,7 @@ export function likelyNext(state: EditorState): readonly Partial<Pane>[] {
   const acting = actingIndex(state);
   const all = shownIn(listedIn(cases, combinations, governing?.counts, drawn.results?.solution?.outcomes), unlisted, acting);
   const at = all.findIndex(({ outcome }) => outcome === acting);
-  const both = [all[at + 1], all[at - 1]].flatMap((one) => (one ? [{ acting: one.id }] : []));
-  return pointedAt ? [pointedAt, ...both] : both;
+  const near = Array.from({ length: 2 * BESIDE }, (_, i) => all[at + (i % 2 === 0 ? 1 + i / 2 : -(1 + i) / 2)]);
+  const nearby = near.flatMap((one) => (one ? [{ acting: one.id }] : []));
+  return pointedAt ? [pointedAt, ...nearby] : nearby;
 }
