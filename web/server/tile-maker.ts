@@ -8,8 +8,8 @@ import { Thread } from './thread';
 const LIMIT = 10_000;
 /** Megabytes for solving it. */
 const MEMORY = 800;
-/** Edits that follow each other faster than this share one tile. */
-const QUIET = 400;
+/** Edits that follow each other faster than this share one tile. The page still solves what was edited, and goes first. */
+const QUIET = 2000;
 
 const NOT_DRAWN: DrawnTile = { figure: 'Too much to be solved for this list: open it', markup: '' };
 
