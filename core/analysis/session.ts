@@ -12,7 +12,7 @@ import { firstOrderAlone } from './first-order-only';
 import { Lent } from './lent';
 import { prepare } from './prepare';
 import type { Progress } from './progress';
-import type { Run } from './run';
+import type { Run, Share, SolvedShare } from './run';
 import { actingRun, beginRun, runsOf, withShapes, type RunName } from './runs';
 
 export interface AnalysisOptions {
@@ -23,6 +23,8 @@ export interface AnalysisOptions {
   readonly besides?: readonly RunName[];
   /** Notes on the model, which change no number, are left out where nobody reads them. */
   readonly notes?: 'unread';
+  /** The share of the outcomes in second order that is solved here: their results are whole when the other shares have been joined. */
+  readonly share?: Share | undefined;
 }
 
 /**
@@ -35,6 +37,8 @@ export class AnalysisSession {
   private former: System | undefined;
   private readonly runs = new Map<RunName, Run>();
   private lent: Lent<Results> | undefined;
+  /** Of the last results the share that was solved here, and the same with those of others. */
+  private shared: { readonly own: SolvedShare; readonly joined: (others: readonly SolvedShare[]) => Results } | undefined;
 
   /**
    * Analyses a sound model (one that `checkModel` returned): every case, in every run. What keeps it from being solved comes back as faults
@@ -45,7 +49,20 @@ export class AnalysisSession {
     return (this.lent = new Lent(this.analysed(model, options), keptResults));
   }
 
-  private analysed(model: Model, { notices = [], progress, besides = [], notes }: AnalysisOptions): Results {
+  /** What the last update solved of its share; undefined where there was nothing to share. */
+  get ownShare(): SolvedShare | undefined {
+    return this.shared?.own;
+  }
+
+  /** The results of the last update, with what others have solved of the same model; they take the place of those that it lent. Throws where a share is missing. */
+  join(others: readonly SolvedShare[]): Lent<Results> {
+    if (!this.shared) return this.lent!;
+    this.lent!.end();
+    return (this.lent = new Lent(this.shared.joined(others), keptResults));
+  }
+
+  private analysed(model: Model, { notices = [], progress, besides = [], notes, share }: AnalysisOptions): Results {
+    this.shared = undefined;
     const faults = analysisFaults(model);
     if (faults.length > 0) return { status: 'invalid', notices: [...notices, ...faults], mechanisms: [] };
     const { former } = this;
@@ -56,7 +73,7 @@ export class AnalysisSession {
         ? { ...former, ...prepared }
         : factorise(prepared, (this.kernels ??= takeKernels()), progress);
     const task = {
-      ...{ model, system, progress },
+      ...{ model, system, progress, share },
       changes: former && changes,
       notices: notes === 'unread' ? notices : [...notices, ...analysisNotes(model)],
     };
@@ -65,15 +82,21 @@ export class AnalysisSession {
     const isKept = keepsLengths(system.structure);
     const made = (name: RunName): Results =>
       isKept ? firstOrderAlone(firstOrder) : this.run(name).update({ ...task, firstOrder });
-    const more = new Map(others.map((name) => [name as string, made(name)]));
+    const more = new Map<string, Results>(others.map((name) => [name, made(name)]));
     this.former = system;
     const acting = actingRun(model);
-    const own = withShapes(model, more.get(acting) ?? firstOrder, more);
-    if (acting !== 'first-order') {
-      more.delete(acting);
-      more.set('first-order', firstOrder);
-    }
-    return more.size > 0 ? { ...own, others: more } : own;
+    const whole = (): Results => {
+      const own = withShapes(model, more.get(acting) ?? firstOrder, more);
+      const beside = new Map([...more, ['first-order', firstOrder] as const].filter(([name]) => name !== acting));
+      return beside.size > 0 ? { ...own, others: beside } : own;
+    };
+    const run = this.run(acting);
+    const joined = (shares: readonly SolvedShare[]): Results => {
+      more.set(acting, run.joined!(shares));
+      return whole();
+    };
+    this.shared = !isKept && run.ownShare ? { own: run.ownShare, joined } : undefined;
+    return whole();
   }
 
   private run(name: RunName): Run {
@@ -91,6 +114,7 @@ export class AnalysisSession {
   handOver(): Results {
     const results = this.lent!.now;
     this.lent = undefined;
+    this.shared = undefined;
     for (const run of this.runs.values()) run.handOver();
     return results;
   }
@@ -102,6 +126,7 @@ export class AnalysisSession {
     this.former = undefined;
     this.runs.clear();
     this.lent = undefined;
+    this.shared = undefined;
   }
 }
 

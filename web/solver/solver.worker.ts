@@ -19,6 +19,7 @@ import { readExtremes } from '@rigid-beam/core/results/read-extremes';
 import { withShear } from '@rigid-beam/core/results/readings';
 import type { StructuralResponse, Results, Solution } from '@rigid-beam/core/results/results';
 import { buffersOf, withOutcomes, withResponses } from './buffers';
+import { Helpers } from './helpers';
 import { assembled, type ModelParts } from './model-parts';
 import type { PaperAsked, PaperFound, ReportFound, ReportWanted } from './paper/asked';
 
@@ -85,45 +86,15 @@ const KEPT = 12e6;
 const numbersIn = (cases: readonly StructuralResponse[]): number =>
   cases.reduce((sum, { coefficients, ends }) => sum + coefficients.length + ends.length, 0);
 
+const helpers = new Helpers(navigator.hardwareConcurrency);
+/** Until this has come what was solved last is not whole: what others have solved of it is on its way. */
+let settled: Promise<unknown> = Promise.resolve();
+
 const solver = {
-  solve(parts: ModelParts, tell: (progress: SolveProgress) => void): Solved {
-    const model = assembled(parts, current);
-    // A large model compiles what it needs by itself, and would wait for it.
-    if (model.members.length > COMPILES_ITSELF) isWarm = true;
-    else warm();
-    current = model;
-    reading++;
-    const begun = performance.now();
-    let toldAt = begun + QUIET - OFTEN;
-    const progress = (phase: Phase, done: number): void => {
-      const now = performance.now();
-      if (now - toldAt < OFTEN) return;
-      toldAt = now;
-      tell({ phase, done });
-    };
-    const lent = session.update(model, { progress });
-    // What other runs found is not shown: the first order of what was solved in second stands in the solution itself.
-    const { others: _, ...results } = lent.now;
-    const milliseconds = performance.now() - begun;
-    const cases = results.solution?.responses ?? [];
-    const sameOutcomes = results.solution !== undefined && results.solution.outcomes === told;
-    told = results.solution?.outcomes;
-    const given = sameOutcomes ? withOutcomes(results, []) : results;
-    if (numbersIn(cases) > KEPT) {
-      // Too much to have twice: it goes over whole, and the next solution starts its cases anew.
-      session.handOver();
-      sent = [];
-      last = undefined;
-      return Comlink.transfer(
-        { results: given, milliseconds, unchanged: cases.map(() => false), sameOutcomes },
-        buffersOf(cases),
-      );
-    }
-    const unchanged = cases.map((one, c) => one === sent[c]);
-    sent = cases;
-    last = lent;
-    const news = cases.map((one, c) => (unchanged[c] ? undefined : one));
-    return { results: withResponses(given, news), milliseconds, unchanged, sameOutcomes };
+  solve(parts: ModelParts, tell: (progress: SolveProgress) => void): Promise<Solved> {
+    const solved = solvedWhole(parts, tell);
+    settled = solved.catch(() => undefined);
+    return solved;
   },
 
   /**
@@ -131,6 +102,7 @@ const solver = {
    * nothing comes back where one came before the end.
    */
   async readEnvelope(outcome: number, asked: ReadingAsked, tell: (done: number) => void): Promise<ReadingFound | undefined> {
+    await settled;
     const own = ++reading;
     if (!current) return undefined;
     const { solution: solved } = (last ??= session.update(current)).now;
@@ -153,6 +125,7 @@ const solver = {
 
   /** How many results each sum of the model that was solved last governs, by id; nothing where something else was asked for before the end. */
   async governing(): Promise<ReadonlyMap<string, number> | undefined> {
+    await settled;
     const own = ++reading;
     if (!current) return undefined;
     const { solution } = (last ??= session.update(current)).now;
@@ -166,14 +139,15 @@ const solver = {
   },
 
   /** An influence line of the model that was solved last, or why there is none. */
-  influence(asked: InfluenceAsked): InfluenceFound | readonly Notice[] | undefined {
+  async influence(asked: InfluenceAsked): Promise<InfluenceFound | readonly Notice[] | undefined> {
+    await settled;
     return current && session.system && influenceOf(current, session.system, asked);
   },
 
   /** A file that takes an analysis, of the model that was solved last: in parts, since no text may be as long as some files are. */
   async write(format: string): Promise<FileWritten | undefined> {
     const found = writable.find(({ id }) => id === format);
-    await found?.ready?.(programAt);
+    await Promise.all([settled, found?.ready?.(programAt)]);
     const model = current;
     if (!model || !found) return undefined;
     const content = new Blob([...joined(written(found, model, firstOptions(found.writer)))] as BlobPart[]);
@@ -182,28 +156,73 @@ const solver = {
 
   /** The model that was solved last on paper. What draws it comes when it is asked for first. */
   async draw(asked: PaperAsked): Promise<PaperFound | undefined> {
+    await settled;
     const solved = solvedNow(asked.sheared);
     return solved && (await import('./paper/on-paper')).onPaper(solved.model, solved.solution, asked);
   },
 
   /** A calculation report of the model that was solved last. */
   async calculationReport(wanted: ReportWanted, told: (what: string) => void): Promise<ReportFound | undefined> {
+    await settled;
     const solved = solvedNow(wanted.sheared);
     return solved && (await import('./paper/reported')).reported(solved.model, solved.solution, wanted, told);
   },
 
   /** One outcome of the model that was solved last, solved once more in another way. */
-  recheck(outcome: number): Recheck | undefined {
+  async recheck(outcome: number): Promise<Recheck | undefined> {
+    await settled;
     if (!current) return undefined;
     const { solution, mechanisms } = (last ??= session.update(current)).now;
     return solution && recheck(current, solution, outcome, mechanisms.length > 0 ? 'held' : 'none');
   },
 
   /** What would stop the mechanisms of the model that was solved last. */
-  remedies(): RemediedMechanism[] {
+  async remedies(): Promise<RemediedMechanism[]> {
+    await settled;
     return current ? mechanismsWithRemedies(current) : [];
   },
 };
+
+/** Solves a model, with helpers where that is worth its while. */
+async function solvedWhole(parts: ModelParts, tell: (progress: SolveProgress) => void): Promise<Solved> {
+  const model = assembled(parts, current);
+  const shared = helpers.begin(model);
+  // A large model compiles what it needs by itself, and would wait for it.
+  if (model.members.length > COMPILES_ITSELF) isWarm = true;
+  else warm();
+  current = model;
+  reading++;
+  const begun = performance.now();
+  let toldAt = begun + QUIET - OFTEN;
+  const progress = (phase: Phase, done: number): void => {
+    const now = performance.now();
+    if (now - toldAt < OFTEN) return;
+    toldAt = now;
+    tell({ phase, done });
+  };
+  const own = session.update(model, { progress, share: shared?.own });
+  const others = shared && (await shared.others);
+  const lent = others ? session.join(others) : session.ownShare && shared ? session.update(model, { progress }) : own;
+  // What other runs found is not shown: the first order of what was solved in second stands in the solution itself.
+  const { others: _, ...results } = lent.now;
+  const milliseconds = performance.now() - begun;
+  const cases = results.solution?.responses ?? [];
+  const sameOutcomes = results.solution !== undefined && results.solution.outcomes === told;
+  told = results.solution?.outcomes;
+  const given = sameOutcomes ? withOutcomes(results, []) : results;
+  if (numbersIn(cases) > KEPT) {
+    // Too much to have twice: it goes over whole, and the next solution starts its cases anew.
+    session.handOver();
+    sent = [];
+    last = undefined;
+    return Comlink.transfer({ results: given, milliseconds, unchanged: cases.map(() => false), sameOutcomes }, buffersOf(cases));
+  }
+  const unchanged = cases.map((one, c) => one === sent[c]);
+  sent = cases;
+  last = lent;
+  const news = cases.map((one, c) => (unchanged[c] ? undefined : one));
+  return { results: withResponses(given, news), milliseconds, unchanged, sameOutcomes };
+}
 
 /** The model that was solved last with its solution, which has the shear on its sections where that is known. */
 function solvedNow(sheared: Solution['fibres'] | undefined): { model: Model; solution: Solution | undefined } | undefined {

@@ -7,9 +7,9 @@ import type { Notice } from '../../model/notice';
 import type { DisplacedOutcome, Results, Solution } from '../../results/results';
 import { responseOf } from '../../results/sums';
 import { factorise, type System } from '../factorise';
-import { devicesIn, remarks } from '../one-sided';
+import { devicesIn, remarks, type Devices } from '../one-sided';
 import { prepare } from '../prepare';
-import type { Run, RunTask } from '../run';
+import type { Run, RunTask, SolvedOutcome, SolvedShare } from '../run';
 import { FirstOrder } from './first-order';
 import { askedOutcomes } from '../second-order/asked';
 import { ActingSets } from '../second-order/acting-sets';
@@ -23,27 +23,56 @@ import { secondOrder as WORDS } from '../words';
  * that act on them are found by iteration.
  */
 export class SecondOrder implements Run {
-  update({ model, system, firstOrder, notices: said, progress }: RunTask): Results {
+  /** What was solved last, and the results that it makes with other shares of the same outcomes. */
+  private last: Shared | undefined;
+
+  update({ model, system, firstOrder, notices: said, progress, share }: RunTask): Results {
+    this.last = undefined;
     const { status, notices, mechanisms, solution } = firstOrder!;
     if (!solution) return { status, notices, mechanisms };
     const kernels = takeKernels();
     const reduced = reducedStiffness(model);
     const own = reduced && takeKernels();
     try {
-      if (!reduced || !own) return secondOrderOf({ model, results: firstOrder!, system, solution, progress }, kernels);
+      const beside = { model, results: firstOrder!, progress, share };
+      if (!reduced || !own) return this.shown(solvedBeside({ ...beside, system, solution }, kernels));
       const softer = factorise(prepare(reduced).prepared, own);
       const first = new FirstOrder().update({ model: reduced, system: softer, notices: said });
       if (!first.solution) return first;
-      return secondOrderOf({ model, results: firstOrder!, system: softer, solution: first.solution, progress }, kernels);
+      return this.shown(solvedBeside({ ...beside, system: softer, solution: first.solution }, kernels));
     } finally {
       giveBackKernels(kernels);
       if (own) giveBackKernels(own);
     }
   }
 
+  private shown(last: Shared): Results {
+    this.last = last;
+    return last.results([last.share]);
+  }
+
+  get ownShare(): SolvedShare | undefined {
+    return this.last?.share;
+  }
+
+  joined(others: readonly SolvedShare[]): Results {
+    const { share, asked, results } = this.last!;
+    const shares = [share, ...others];
+    // What nobody has solved would pass for the first order.
+    if (![...asked].every((i) => shares.some((one) => one.has(i)))) throw new Error('a share of the outcomes is missing');
+    return results(shares);
+  }
+
   handOver(): void {
     // Nothing is kept from one update to the next.
   }
+}
+
+/** What was solved of all that is asked for, and the results that shares make together. */
+interface Shared {
+  readonly share: SolvedShare;
+  readonly asked: ReadonlySet<number>;
+  readonly results: (shares: readonly SolvedShare[]) => Results;
 }
 
 /** The model with the stiffness that the second order is to count, where that is less than it is. */
@@ -64,42 +93,64 @@ interface Beside {
   readonly system: System;
   readonly solution: Solution;
   readonly progress: RunTask['progress'];
+  readonly share: RunTask['share'];
 }
 
-function secondOrderOf({ model, results, system, solution: basis, progress }: Beside, kernels: Kernels): Results {
+/** Solves the outcomes of a share, all where none is named; with that the results that it makes with the others. */
+function solvedBeside(
+  { model, results, system, solution: basis, progress, share = { at: 0, of: 1 } }: Beside,
+  kernels: Kernels,
+): Shared {
+  const { outcomes } = results.solution!;
+  const asked = askedOutcomes(model, outcomes);
+  const own = [...asked].filter((_, k) => k % share.of === share.at);
+  const devices = devicesIn(model, basis.structure, basis.responses);
+  const sets = devices && new ActingSets(model, system, basis, devices);
+  const solved = new Map<number, SolvedOutcome>();
+  const leading = {};
+  try {
+    for (const [k, i] of own.entries()) {
+      progress?.('cases', k / own.length);
+      const one = sets
+        ? solvedOneSided({ model, basis }, sets, i, kernels)
+        : solvedDisplaced({ model, basis, system, supported: basis.supported, leading }, responseOf(basis, i), kernels);
+      if ('words' in one) {
+        const subjects = one.members.map((id) => `member ${id}`);
+        const message = `${outcomes[i]!.id}: ${one.words}`;
+        solved.set(i, { fault: { code: 'second-order', severity: 'error', message, subjects } });
+      } else {
+        const { response, displaced, gone } = one;
+        solved.set(i, { response, displaced, ...(sets && gone && { letGo: sets.letGo(gone) }) });
+      }
+    }
+  } finally {
+    sets?.close();
+  }
+  return { share: solved, asked, results: (shares) => resultsWith(results, devices, shares) };
+}
+
+/** The results of the first order with what was solved in second in the places of its outcomes. */
+function resultsWith(results: Results, devices: Devices | undefined, shares: readonly SolvedShare[]): Results {
   const { status, notices, mechanisms } = results;
   const solution = results.solution!;
-  const asked = askedOutcomes(model, solution.outcomes);
   const outcomes: Outcome[] = [...solution.outcomes];
   const responses = [...solution.responses];
   const cases = responses.length;
   const found: (DisplacedOutcome | undefined)[] = outcomes.map(() => undefined);
-  const devices = devicesIn(model, basis.structure, basis.responses);
-  const sets = devices && new ActingSets(model, system, basis, devices);
   const letGo = solution.letGo?.slice();
   const faults: Notice[] = [];
-  const leading = {};
-  let done = 0;
-  try {
-    for (const i of asked) {
-      progress?.('cases', done++ / asked.size);
-      const one = outcomes[i]!;
-      const solved = sets
-        ? solvedOneSided({ model, basis }, sets, i, kernels)
-        : solvedDisplaced({ model, basis, system, supported: basis.supported, leading }, responseOf(basis, i), kernels);
-      if ('words' in solved) {
-        const subjects = solved.members.map((id) => `member ${id}`);
-        faults.push({ code: 'second-order', severity: 'error', message: `${one.id}: ${solved.words}`, subjects });
-        continue;
-      }
-      found[i] = solved.displaced;
-      if (sets && solved.gone) letGo![i] = sets.letGo(solved.gone);
-      // A case keeps its place: sums that are not asked for are still made of the first order.
-      const factors = one.kind === 'superposed' ? one.factors : alone(cases, one.kind === 'solved' ? one.at : 0);
-      outcomes[i] = { kind: 'solved', id: one.id, title: one.title, at: responses.push(solved.response) - 1, factors };
+  const all = shares.flatMap((share) => [...share]).sort(([a], [b]) => a - b);
+  for (const [i, solved] of all) {
+    if ('fault' in solved) {
+      faults.push(solved.fault);
+      continue;
     }
-  } finally {
-    sets?.close();
+    const one = outcomes[i]!;
+    found[i] = solved.displaced;
+    if (solved.letGo) letGo![i] = solved.letGo;
+    // A case keeps its place: sums that are not asked for are still made of the first order.
+    const factors = one.kind === 'superposed' ? one.factors : alone(cases, one.kind === 'solved' ? one.at : 0);
+    outcomes[i] = { kind: 'solved', id: one.id, title: one.title, at: responses.push(solved.response) - 1, factors };
   }
   if (faults.length > 0) return { status: 'invalid', notices: [...notices, ...faults], mechanisms };
   const said = devices ? [...notices.filter(({ code }) => code !== 'one-sided'), ...remarks(devices, letGo!)] : notices; // oxfmt-ignore
