@@ -9,7 +9,7 @@ const OF_RESULTS = [
 /** A view as what stands there whatever results are looked at sees it: it is drawn once, as long as nothing else changes. */
 export type Ground = Omit<View, (typeof OF_RESULTS)[number]>;
 
-/** So many drawings that were looked at last stay, or were made ahead, and so many deflected lines, loads and reactions. */
+/** So many deflected lines, loads and reactions stay of what was looked at last, or drawn ahead. */
 export const LOOKED_AT = 12;
 
 const IGNORED: ReadonlySet<string> = new Set(OF_RESULTS);

@@ -84,7 +84,7 @@ async function frames(page, act) {
 
 /**
  * Medians of the time from a choice to the frame that begins with its picture on the screen: diagrams, places of texts, and paint. Of another quantity for the first
- * time, after its script has run a few times; again, for what was looked at last; of the next case or sum, which are drawn ahead; of one further away, which is not; and
+ * time, after its script has run a few times; again, for what was looked at last; of another case or sum, which are drawn ahead (of a large structure only the next one); and
  * of an envelope.
  */
 async function chosen(page) {
@@ -132,11 +132,7 @@ async function chosen(page) {
   const envelope = await all(cases, both);
   const sums = six.map((k) => 6 + k);
   await all(cases, sums);
-  const sum = await all(cases, sums);
-  // A case and a sum in turn, none of them beside one of the last two.
-  const apart = [0, 3, 6, 9, 1, 4, 7, 10, 2, 5, 8, 11];
-  await all(cases, apart);
-  return { first, again, other, sum, further: await all(cases, apart), envelope };
+  return { first, again, other, sum: await all(cases, sums), envelope };
 }
 
 async function carried(page, button) {

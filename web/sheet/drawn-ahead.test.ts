@@ -107,6 +107,24 @@ test('what the pointer is over, and what stands beside what acts, is drawn when 
   expect(makes).toHaveLength(5);
 });
 
+test('whatever is made ahead, what was looked at before stays', () => {
+  let makes = 0;
+  const ahead = new DrawnAhead((one) => (makes++, make(one)));
+  const look = (quantity: 'N' | 'Vy' | 'Mz'): number => {
+    const before = makes;
+    const state: EditorState = { ...first, quantity };
+    ahead.drawing(asked(state));
+    const taken = makes - before;
+    for (const scale of [40, 50, 60]) {
+      // Of another camera each time, so that none of them is known: it makes no more of them than it keeps.
+      ahead.prepare(() => likelyNext(state).map((place) => asked({ ...state, ...place }, { ...near, scale })));
+      rest();
+    }
+    return taken;
+  };
+  expect((['Mz', 'N', 'Vy', 'N', 'Mz'] as const).map(look)).toEqual([1, 1, 1, 0, 0]);
+});
+
 test.each([
   [1, [1, 2, 0, 3]],
   [80, [1, 2]],

@@ -1,6 +1,6 @@
 import type { Camera } from '@rigid-beam/drawing/camera';
 import type { Item } from '@rigid-beam/drawing/display-list';
-import { LOOKED_AT, sameView } from '@rigid-beam/drawing/ground';
+import { sameView } from '@rigid-beam/drawing/ground';
 import type { PlacedLabel } from '@rigid-beam/drawing/place-labels';
 import type { SheetPart } from '@rigid-beam/drawing/sheet-items';
 import type { View } from '@rigid-beam/drawing/view';
@@ -20,6 +20,14 @@ export interface DrawnView {
   readonly placed: PlacedLabel[];
 }
 
+interface Kept {
+  readonly asked: Asked;
+  readonly made: DrawnView;
+  readonly why: keyof typeof MOST;
+}
+
+/** So many drawings stay that were looked at last, and that were made ahead. */
+const MOST = { 'looked at': 4, ahead: 9 } as const;
 /** Milliseconds for which nothing changes before anything is drawn ahead, and for which the pointer stays over a choice. */
 const RESTING = { looked: 150, pointed: 20 } as const;
 /** Where a drawing takes longer, milliseconds, only the likeliest is made ahead, or none: whoever presses a key meanwhile waits for it. */
@@ -30,7 +38,7 @@ const [LONG, LONGEST] = [50, 100];
  * One of them is only painted when it is asked for.
  */
 export class DrawnAhead {
-  private kept: readonly { readonly asked: Asked; readonly made: DrawnView }[] = [];
+  private kept: readonly Kept[] = [];
   private resting: ReturnType<typeof setTimeout> | undefined;
   private idle = 0;
   private took = 0;
@@ -38,14 +46,20 @@ export class DrawnAhead {
   constructor(private readonly make: (asked: Asked) => DrawnView) {}
 
   /** The drawing that is asked for, made where it is not there. */
-  drawing(asked: Asked): DrawnView {
+  drawing(asked: Asked, why: Kept['why'] = 'looked at'): DrawnView {
     const known = this.find(asked);
     const begun = performance.now();
     const made = known ?? this.make(asked);
     if (!known) this.took = performance.now() - begun;
-    const others = this.kept.filter((one) => one.asked.drawn === asked.drawn && one.made !== made);
-    this.kept = [...others, { asked, made }].slice(-LOOKED_AT);
+    this.keep({ asked, made, why });
     return made;
+  }
+
+  /** What is made ahead does not take the place of what was looked at. */
+  private keep(one: Kept): void {
+    const others = this.kept.filter(({ asked, made }) => asked.drawn === one.asked.drawn && made !== one.made);
+    const of = (why: Kept['why']): readonly Kept[] => [...others, one].filter((each) => each.why === why).slice(-MOST[why]);
+    this.kept = [...of('ahead'), ...of('looked at')];
   }
 
   private find({ drawn, view, camera }: Asked): DrawnView | undefined {
@@ -60,15 +74,16 @@ export class DrawnAhead {
     this.resting = setTimeout(() => this.goOn(next), RESTING[after]);
   }
 
-  private goOn(next: () => readonly Asked[]): void {
+  /** `left`: so many more are made, whatever becomes of them. */
+  private goOn(next: () => readonly Asked[], left: number = MOST.ahead): void {
     this.idle = requestIdleCallback(() => {
-      const count = this.took > LONGEST ? 0 : this.took > LONG ? 1 : Infinity;
+      const count = this.took > LONGEST ? 0 : this.took > LONG ? 1 : MOST.ahead;
       const missing = next()
         .slice(0, count)
         .find((asked) => !this.find(asked));
       if (!missing) return;
-      this.drawing(missing);
-      this.goOn(next);
+      this.drawing(missing, 'ahead');
+      if (left > 1) this.goOn(next, left - 1);
     });
   }
 
