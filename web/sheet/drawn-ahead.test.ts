@@ -19,7 +19,11 @@ const model = {
   combinations: [{ id: 'all', type: 'sum' as const, factors: Object.fromEntries(ids.map((id) => [id, 1.35])) }],
 };
 const opened = { id: 'm', projectId: 'p', projectName: 'Garden', projectNumber: '7', revision: 3, model, history: [] };
-const solved = (): EditorState['drawn'] => ({ model: { ...model }, results: solve(model) as Results });
+/** The model with fewer of its loads, and its results. */
+function solved(fewer = 0): EditorState['drawn'] {
+  const own = { ...model, loads: model.loads.slice(fewer) };
+  return { model: own, results: solve(own) as Results };
+}
 const drawn = solved();
 const first: EditorState = { ...beginning(opened, `?stage=results&quantity=Mz&acting=${ids[1]}`), drawn, settled: drawn };
 
@@ -45,7 +49,7 @@ const step = fc.constantFrom<(state: EditorState) => EditorState>(
   ...(['hatched', 'colour'] as const).map((style) => (state: EditorState) => ({ ...state, style })),
   ...[{}, { loads: true, diagram: true }].map((switches) => (state: EditorState) => ({ ...state, switches })),
   (state) => ({ ...state, selection: [{ kind: 'member', id: model.members[2]!.id }] }),
-  (state) => ({ ...state, drawn: solved() }),
+  ...[4, 9].map((fewer) => (state: EditorState) => ({ ...state, drawn: solved(fewer) })),
 );
 
 let idle: (() => void)[] = [];
