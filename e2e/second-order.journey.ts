@@ -72,3 +72,29 @@ describe.each(['pointer', 'keys'] as const)('second order and critical loads, by
     await model.until('solution', /^Solved, in balance/);
   });
 });
+
+test('sums of many posts are shared between threads; in each share the moment is that of theory', async () => {
+  const [count, sums] = [60, 34];
+  const each = <T>(make: (i: number) => T[]): T[] => Array.from({ length: count }, (_, i) => make(i)).flat();
+  const model = await ModelPage.given(application, {
+    ...post,
+    title: 'Posts of the canopy walk',
+    nodes: each((i) => [{ id: `${i}f`, x: 2 * i, y: 0 }, { id: `${i}h`, x: 2 * i, y: h }]),
+    members: each((i) => [{ ...post.members[0], id: `post ${i}`, start: `${i}f`, end: `${i}h` }]),
+    supports: each((i) => [{ ...post.supports[0], node: `${i}f` }]),
+    loads: each((i) => post.loads.map((load) => ({ ...load, node: `${i}h` }))),
+    combinations: Array.from({ length: sums }, (_, k) => ({ ...post.combinations[0], id: `U${k}`, factors: { G: 0.5 + k / 40, W: 1 } })),
+    analysis: { secondOrder: { of: 'strength' } },
+  }); // oxfmt-ignore
+  const { page } = model;
+  for (const k of [32, 33]) {
+    await application.visit(page, `${new URL(page.url()).pathname}?stage=results&acting=U${k}`);
+    await model.ready();
+    const said = await page.evaluate(() => document.querySelector('[aria-label="Is it right?"]')?.textContent ?? '');
+    const [, now] = /times that of the first \(([\d.]+) kN·m to [\d.]+ kN·m\)/.exec(said)!;
+    expect(Number(now)).toBeCloseTo(moment((0.5 + k / 40) * P), 2);
+  }
+  const threads = await page.evaluate(() => navigator.hardwareConcurrency);
+  expect(page.workers().length).toBeGreaterThanOrEqual(Math.min(threads, 4));
+  await page.close();
+});

@@ -62,7 +62,7 @@ export class SheetController {
     this.stopListening = editor.store.subscribe((state, before) => {
       this.view.modelChanged(state, before);
       const redraw = redrawOf(state, before);
-      if (state.pointedAt !== before.pointedAt) first.drawAhead();
+      if (state.pointedAt !== before.pointedAt) first.drawAhead('pointed');
       if (state.drawn !== before.drawn) this.drawings.forEach((one) => one.follow());
       else if (redraw === 'at once') this.drawings.forEach((one) => one.followChoice());
       else if (redraw === 'next frame') this.refresh();

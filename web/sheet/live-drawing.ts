@@ -292,8 +292,7 @@ export class LiveDrawing {
   }
 
   /** What is likely to be looked at next is drawn when nothing else is to do. */
-  drawAhead(): void {
-    const after = this.owner.state().pointedAt ? 'pointed' : 'looked';
+  drawAhead(after: 'looked' | 'pointed' = 'looked'): void {
     this.ahead.prepare(() => {
       const state = this.owner.state();
       const { camera, isTurning } = this.owner.from();

@@ -15,6 +15,8 @@ class Nearby implements Helper {
 
   constructor(readonly fate: { isDead: boolean }) {}
 
+  end = (): void => this.session.close();
+
   solve(parts: ModelParts, share: Share): Promise<SolvedShare | undefined> {
     if (this.fate.isDead) return Promise.reject(new Error('dead'));
     this.given.push('changed' in parts ? Object.keys(parts.changed) : 'whole');

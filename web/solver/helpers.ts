@@ -13,6 +13,7 @@ const MOST = 4;
 /** Solves shares, and knows the last model that it was given. */
 export interface Helper {
   readonly solve: (parts: ModelParts, share: Share) => Promise<SolvedShare | undefined>;
+  readonly end: () => void;
   known?: Model;
 }
 
@@ -23,7 +24,7 @@ const hired = (): Helper => {
     worker.addEventListener('error', () => reject(new Error('a helper has died'))),
   );
   failed.catch(() => undefined);
-  return { solve: (parts, share) => Promise.race([remote.solve(parts, share), failed]) };
+  return { solve: (parts, share) => Promise.race([remote.solve(parts, share), failed]), end: () => worker.terminate() };
 };
 
 /** What is being solved elsewhere of a model, and what of it is one's own. */
@@ -61,6 +62,7 @@ export class Helpers {
       (shares) => (shares.every((share) => share !== undefined) ? shares : undefined),
       () => {
         // Nobody knows what a helper that has failed still knows.
+        for (const helper of this.helpers) helper.end();
         this.helpers = [];
         return undefined;
       },

@@ -24,7 +24,7 @@ import { secondOrder as WORDS } from '../words';
  */
 export class SecondOrder implements Run {
   /** What was solved last, and the results that it makes with other shares of the same outcomes. */
-  private last: Shared | undefined;
+  private last: OwnShare | undefined;
 
   update({ model, system, firstOrder, notices: said, progress, share }: RunTask): Results {
     this.last = undefined;
@@ -46,7 +46,7 @@ export class SecondOrder implements Run {
     }
   }
 
-  private shown(last: Shared): Results {
+  private shown(last: OwnShare): Results {
     this.last = last;
     return last.results([last.share]);
   }
@@ -64,12 +64,12 @@ export class SecondOrder implements Run {
   }
 
   handOver(): void {
-    // Nothing is kept from one update to the next.
+    this.last = undefined;
   }
 }
 
 /** What was solved of all that is asked for, and the results that shares make together. */
-interface Shared {
+interface OwnShare {
   readonly share: SolvedShare;
   readonly asked: ReadonlySet<number>;
   readonly results: (shares: readonly SolvedShare[]) => Results;
@@ -100,7 +100,7 @@ interface Beside {
 function solvedBeside(
   { model, results, system, solution: basis, progress, share = { at: 0, of: 1 } }: Beside,
   kernels: Kernels,
-): Shared {
+): OwnShare {
   const { outcomes } = results.solution!;
   const asked = askedOutcomes(model, outcomes);
   const own = [...asked].filter((_, k) => k % share.of === share.at);
