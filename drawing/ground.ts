@@ -10,7 +10,7 @@ const OF_RESULTS = [
 export type Ground = Omit<View, (typeof OF_RESULTS)[number]>;
 
 /** So many deflected lines, loads and reactions stay of what was looked at last, or drawn ahead. */
-export const LOOKED_AT = 12;
+export const LOOKED_AT = 16;
 
 const IGNORED: ReadonlySet<string> = new Set(OF_RESULTS);
 

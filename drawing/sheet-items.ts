@@ -31,6 +31,7 @@ import { reactionItems } from './reaction-items';
 import { resultantItems } from './resultant-items';
 import { sectionItems } from './section-items';
 import { membersInFront, structureItems } from './structure-items';
+import { finished, type Steps } from './steps';
 import { supportItems } from './support-items';
 import { SKETCHED } from './level-of-detail';
 import { isBars, isDeflection, type View } from './view';
@@ -54,8 +55,12 @@ export interface SheetPart {
 
 const part = (items: readonly Item[]): SheetPart => ({ items, isKept: false });
 
-/** The drawing in parts, from back to front. A new kind of item is added here. */
-export function sheetParts(model: Model, solution: Solution | undefined, view: View): readonly SheetPart[] {
+/** The drawing in parts, from back to front. */
+export const sheetParts = (model: Model, solution: Solution | undefined, view: View): readonly SheetPart[] =>
+  finished(sheetSteps(model, solution, view));
+
+/** The same in steps, of which none takes much longer than the others. A new kind of item is added here. */
+export function* sheetSteps(model: Model, solution: Solution | undefined, view: View): Steps<readonly SheetPart[]> {
   if (view.influence) {
     const bare: View = {
       ...view,
@@ -72,8 +77,15 @@ export function sheetParts(model: Model, solution: Solution | undefined, view: V
   if (view.cut) return [part(bodyDrawn(model, solution, view, view.cut))];
   if (view.faded.size > 0) return [part(forward(model, solution, view))];
   const shown = solution?.outcomes[view.outcome] ? solution : undefined;
+  const bent = shown && view.deflected && !isDeflection(view.quantity) ? deflectionOf(model, shown, view) : undefined;
+  yield;
+  const line = bent ? deflected(bent.solution, model, view, bent.outcome, bent.factor) : NOTHING;
+  yield;
   const diagram = shown ? diagramParts(shown, model, view) : NO_DIAGRAM;
+  yield;
   const also = shown ? besides(model, shown, view) : [];
+  const loads = view.loads === 'none' ? NOTHING : loadItems(model, actingFactors(model, shown, view.outcome), view);
+  yield;
   const under = [
     ...gridLineItems(model, view),
     ...(view.dimensions === 'none' ? [] : dimensionItems(model, view)),
@@ -82,18 +94,17 @@ export function sheetParts(model: Model, solution: Solution | undefined, view: V
     ...(view.otherLoads
       ? loadItems(model, otherCases(model, actingFactors(model, shown, view.outcome)), { ...view, loads: 'faint' })
       : []),
-    ...(view.loads === 'none' ? [] : loadItems(model, actingFactors(model, shown, view.outcome), view)),
+    ...loads,
     ...(shown && view.resultant ? resultantItems(model, shown, view) : []),
     ...also,
   ];
-  const bent = shown && view.deflected && !isDeflection(view.quantity) ? deflectionOf(model, shown, view) : undefined;
+  yield;
   const structure = structureItems(model, view, { ...diagram, letGo: shown?.letGo?.[view.outcome] });
   const supports = view.supports === 'none' ? NOTHING : supportItems(model, view, liftedNodes(shown, view.outcome));
   const over = [
     ...(view.freedoms ? freedomItems(model, view.freedoms, view) : []),
     ...(shown && view.reactions ? reactionItems(model, shown, view.outcome, view) : []),
   ];
-  const line = bent ? deflected(bent.solution, model, view, bent.outcome, bent.factor) : NOTHING;
   return [
     part(under),
     part(diagram.items),

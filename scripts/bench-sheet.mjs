@@ -83,9 +83,8 @@ async function frames(page, act) {
 }
 
 /**
- * Medians of the time from a choice to the frame that begins with its picture on the screen: diagrams, places of texts, and paint. Of another quantity for the first
- * time, after its script has run a few times; again, for what was looked at last; of another case or sum, which are drawn ahead (of a large structure only the next one); and
- * of an envelope.
+ * Medians of the time from a choice to the frame that begins with its picture on the screen. Of another quantity, and again, for what was looked at last; of another case or
+ * sum beside what acts, or far off in the strip, all of which are drawn ahead; and of an envelope, which is not.
  */
 async function chosen(page) {
   await page.evaluate(() => {
@@ -117,7 +116,7 @@ async function chosen(page) {
     for (const k of some) times.push(await choose(group, k));
     return times.sort((x, y) => x - y)[Math.floor(times.length / 2)];
   };
-  // N, V, T and M: more than are kept, so that none of them is known when its turn comes again.
+  // N, V, T and M: more than stay of what was looked at.
   const quantities = ':has(> [aria-label="Bending moment about y"]) > button';
   const cases = '[aria-label="Cases and combinations"] label input';
   const six = [1, 2, 3, 4, 5, 0];
@@ -132,7 +131,9 @@ async function chosen(page) {
   const envelope = await all(cases, both);
   const sums = six.map((k) => 6 + k);
   await all(cases, sums);
-  return { first, again, other, sum: await all(cases, sums), envelope };
+  const sum = await all(cases, sums);
+  await all(cases, sums);
+  return { first, again, other, sum, far: await all(cases, [9, 3, 7, 1, 10, 4, 6]), envelope };
 }
 
 async function carried(page, button) {

@@ -5,12 +5,13 @@ import type { Results } from '@rigid-beam/core/results/results';
 import { placeLabelsIn } from '@rigid-beam/drawing/place-labels';
 import { lookFrom } from '@rigid-beam/drawing/projection';
 import { isLasting, itemsOf } from '@rigid-beam/drawing/sheet-items';
+import { finished, type Steps } from '@rigid-beam/drawing/steps';
 import { plainView } from '@rigid-beam/drawing/view';
 import { spaceBuilding } from '../../bench/structures';
 import { beginning, type EditorState } from '../editor/editor-state';
 import { DrawnAhead, type Asked, type DrawnView } from './drawn-ahead';
 import { likelyNext } from './in-strip';
-import { partsIn, viewOf } from './view-of';
+import { partsInSteps, viewOf } from './view-of';
 
 const frame = spaceBuilding(2, 2, 3, 3);
 const ids = frame.cases.map(({ id }) => id);
@@ -36,10 +37,13 @@ const asked = (state: EditorState, camera = near): Asked => ({
   view: viewOf(state, seen, undefined, camera.scale, 'still'),
   camera,
 });
-const make = ({ drawn: of, view, camera }: Asked): DrawnView => {
-  const parts = partsIn(of, view, 'still');
+function* make({ drawn: of, view, camera }: Asked): Steps<DrawnView> {
+  const parts = yield* partsInSteps(of, view, 'still');
+  yield;
   return { parts, items: itemsOf(parts), placed: placeLabelsIn(parts, camera, measure) };
-};
+}
+
+const outcomesNext = (state: EditorState): ReturnType<typeof likelyNext> => likelyNext(state).filter(({ acting }) => acting);
 
 /** What is done one after the other: another choice, another look at it, other results. */
 const step = fc.constantFrom<(state: EditorState) => EditorState>(
@@ -54,14 +58,15 @@ const step = fc.constantFrom<(state: EditorState) => EditorState>(
 
 let idle: (() => void)[] = [];
 const globals = globalThis as { requestIdleCallback?: unknown; cancelIdleCallback?: unknown };
-const rest = (): void => {
+/** So many steps are made while nothing else is to do. */
+const rest = (steps = Infinity): void => {
   jest.advanceTimersByTime(1000);
-  while (idle.length > 0) idle.shift()!();
+  for (let i = 0; i < steps && idle.length > 0; i++) idle.shift()!();
 };
 beforeEach(() => {
   jest.useFakeTimers();
   idle = [];
-  globals.requestIdleCallback = (run: () => void) => idle.push(run);
+  globals.requestIdleCallback = (run: IdleRequestCallback) => idle.push(() => run({ didTimeout: false, timeRemaining: () => 0 }));
   globals.cancelIdleCallback = () => (idle = []);
 });
 afterEach(() => {
@@ -72,7 +77,7 @@ afterEach(() => {
 
 test('whatever was looked at or drawn ahead before, a drawing is the one that is made for the first time', () => {
   fc.assert(
-    fc.property(fc.array(fc.tuple(step, fc.boolean()), { minLength: 3, maxLength: 10 }), (steps) => {
+    fc.property(fc.array(fc.tuple(step, fc.constantFrom(0, 4, 9, Infinity)), { minLength: 3, maxLength: 10 }), (steps) => {
       const ahead = new DrawnAhead(make);
       let state = first;
       for (const [change, rests] of steps) {
@@ -80,11 +85,11 @@ test('whatever was looked at or drawn ahead before, a drawing is the one that is
         const camera = state.stage === 'loads' ? { ...near } : near;
         const [now, one] = [state, asked(state, camera)];
         expect(isLasting(one.drawn.results?.solution, one.view)).toBe(true);
-        const fresh = make(asked({ ...now, drawn: { ...now.drawn, model: { ...now.drawn.model } } }, camera));
+        const fresh = finished(make(asked({ ...now, drawn: { ...now.drawn, model: { ...now.drawn.model } } }, camera)));
         const { items, placed } = ahead.drawing(one);
         expect({ items, placed }).toEqual({ items: fresh.items, placed: fresh.placed });
         ahead.prepare(() => likelyNext(now).map((place) => asked({ ...now, ...place }, camera)));
-        if (rests) rest();
+        rest(rests);
       }
     }),
     { numRuns: 8 },
@@ -92,23 +97,60 @@ test('whatever was looked at or drawn ahead before, a drawing is the one that is
 });
 
 test('what the pointer is over, and what stands beside what acts, is drawn when nothing else is to do, and not made again', () => {
-  const makes: unknown[] = [];
+  const makes: string[] = [];
   const ahead = new DrawnAhead((one) => {
-    makes.push(one.view.outcome);
+    makes.push(`${one.view.outcome} ${one.view.quantity}`);
     return make(one);
   });
   const state: EditorState = { ...first, pointedAt: { acting: 'all' } };
   const next = (): Asked[] => likelyNext(state).map((place) => asked({ ...state, ...place }));
   ahead.drawing(asked(state));
   ahead.prepare(next);
-  expect(makes).toEqual([1]);
+  expect(makes).toEqual(['1 Mz']);
   rest();
-  expect(makes).toEqual([1, 3, 2, 0]);
+  const all = ['1 Mz', '3 Mz', '2 Mz', '0 Mz', '1 N', '1 Vy', '1 Vz', '1 T', '1 My', '1 v', '1 w'];
+  expect(makes).toEqual(all);
   for (const acting of [...ids, 'all']) ahead.drawing(asked({ ...state, acting }));
-  expect(makes).toHaveLength(4);
+  for (const quantity of ['N', 'My', 'w'] as const) ahead.drawing(asked({ ...state, quantity }));
+  expect(makes).toEqual(all);
   ahead.forget();
   ahead.drawing(asked(state));
-  expect(makes).toHaveLength(5);
+  expect(makes).toEqual([...all, '1 Mz']);
+});
+
+test('what is asked for while it is made ahead is made to its end, not anew', () => {
+  let begun = 0;
+  let steps = 0;
+  const ahead = new DrawnAhead(function* (one) {
+    begun += 1;
+    for (let i = 0; i < 3; i++) yield void (steps += 1);
+    return yield* make(one);
+  });
+  const other: EditorState = { ...first, acting: ids[2]! };
+  const prepare = (): void => ahead.prepare(() => [asked(other)]);
+  ahead.drawing(asked(first));
+  prepare();
+  rest(2);
+  expect([begun, steps]).toEqual([2, 5]);
+  prepare();
+  rest(1);
+  expect([begun, steps]).toEqual([2, 6]);
+  expect(ahead.drawing(asked(other)).items).toEqual(finished(make(asked(other))).items);
+  expect([begun, steps]).toEqual([2, 6]);
+});
+
+test('what fails ahead is begun anew when it is asked for', () => {
+  const faults = ['once'];
+  const ahead = new DrawnAhead(function* (one) {
+    yield;
+    if (one.view.outcome === 2 && faults.pop()) throw new Error('a fault');
+    return yield* make(one);
+  });
+  const other: EditorState = { ...first, acting: ids[2]! };
+  ahead.drawing(asked(first));
+  ahead.prepare(() => [asked(other)]);
+  expect(() => rest()).toThrow('a fault');
+  expect(ahead.drawing(asked(other)).items).toEqual(finished(make(asked(other))).items);
 });
 
 test('whatever is made ahead, what was looked at before stays', () => {
@@ -121,7 +163,7 @@ test('whatever is made ahead, what was looked at before stays', () => {
     const taken = makes - before;
     for (const scale of [40, 50, 60]) {
       // Of another camera each time, so that none of them is known: it makes no more of them than it keeps.
-      ahead.prepare(() => likelyNext(state).map((place) => asked({ ...state, ...place }, { ...near, scale })));
+      ahead.prepare(() => outcomesNext(state).map((place) => asked({ ...state, ...place }, { ...near, scale })));
       rest();
     }
     return taken;
@@ -130,17 +172,18 @@ test('whatever is made ahead, what was looked at before stays', () => {
 });
 
 test.each([
-  [1, [1, 2, 0, 3]],
-  [80, [1, 2]],
-  [120, [1]],
-])('where a drawing takes %d ms, %j are made, and none once that is stopped', (time, expected) => {
+  [90, [1, 2, 0, 3]],
+  [120, [1, 2]],
+])('where a step of a drawing takes %d ms, %j are made, and none once that is stopped', (time, expected) => {
   const made: number[] = [];
-  const ahead = new DrawnAhead((one) => {
-    jest.advanceTimersByTime(time);
+  const ahead = new DrawnAhead(function* (one) {
     made.push(one.view.outcome);
-    return make(one);
+    jest.advanceTimersByTime(time);
+    yield;
+    jest.advanceTimersByTime(time);
+    return yield* make(one);
   });
-  const next = (): Asked[] => likelyNext(first).map((place) => asked({ ...first, ...place }));
+  const next = (): Asked[] => outcomesNext(first).map((place) => asked({ ...first, ...place }));
   ahead.drawing(asked(first));
   ahead.prepare(next);
   ahead.stop();
@@ -156,7 +199,8 @@ test('beside each other, and where nothing of an outcome is drawn, nothing is li
   expect(likelyNext({ ...first, beside: { where: 'right', panes: [{ acting: ids[0], quantity: 'N', switches: {} }] } })).toEqual(
     [],
   );
-  const named = (...all: readonly string[]) => all.map((acting) => ({ acting }));
-  expect(likelyNext({ ...first, acting: ids[2] })).toEqual(named('all', ids[1]!, ids[0]!));
-  expect(likelyNext({ ...first, acting: ids[1], unlisted: new Set(['other']) })).toEqual(named(ids[2]!, ids[0]!));
+  const named = (state: EditorState) => outcomesNext(state).map(({ acting }) => acting);
+  expect(named({ ...first, acting: ids[2] })).toEqual(['all', ids[1], ids[0]]);
+  expect(named({ ...first, acting: ids[1], unlisted: new Set(['other']) })).toEqual([ids[2], ids[0]]);
+  expect(likelyNext({ ...first, switches: { diagram: false, loads: true } }).filter(({ quantity }) => quantity)).toEqual([]);
 });

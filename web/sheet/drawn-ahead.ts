@@ -3,6 +3,7 @@ import type { Item } from '@rigid-beam/drawing/display-list';
 import { sameView } from '@rigid-beam/drawing/ground';
 import type { PlacedLabel } from '@rigid-beam/drawing/place-labels';
 import type { SheetPart } from '@rigid-beam/drawing/sheet-items';
+import type { Steps } from '@rigid-beam/drawing/steps';
 import type { View } from '@rigid-beam/drawing/view';
 import type { EditorState } from '../editor/editor-state';
 
@@ -26,12 +27,22 @@ interface Kept {
   readonly why: keyof typeof MOST;
 }
 
+/** A drawing that is being made. */
+interface Work {
+  readonly asked: Asked;
+  readonly steps: Steps<DrawnView>;
+  /** Its longest step up to now, milliseconds. */
+  longest: number;
+}
+
 /** So many drawings stay that were looked at last, and that were made ahead. */
-const MOST = { 'looked at': 4, ahead: 9 } as const;
+const MOST = { 'looked at': 4, ahead: 20 } as const;
 /** Milliseconds for which nothing changes before anything is drawn ahead, and for which the pointer stays over a choice. */
 const RESTING = { looked: 150, pointed: 20 } as const;
-/** Where a drawing takes longer, milliseconds, only the likeliest is made ahead, or none: whoever presses a key meanwhile waits for it. */
-const [LONG, LONGEST] = [50, 100];
+/** Milliseconds of a step that whoever presses a key meanwhile may have to wait; where two drawings in turn have a longer one, no more is made ahead. */
+const LONGEST = 100;
+/** Milliseconds that must be left of an idle time for one more step. */
+const LEFT = 10;
 
 /**
  * The drawings of a model that were looked at last, and those that are likely to be looked at next, which are made while nothing else is to do.
@@ -41,32 +52,59 @@ export class DrawnAhead {
   private kept: readonly Kept[] = [];
   private resting: ReturnType<typeof setTimeout> | undefined;
   private idle = 0;
-  private took = 0;
+  /** What was begun ahead and is not made yet. */
+  private begun: Work | undefined;
+  /** So many drawings in turn had too long a step; one may, as the first of its kind is not compiled yet. */
+  private slow = 0;
 
-  constructor(private readonly make: (asked: Asked) => DrawnView) {}
+  constructor(private readonly make: (asked: Asked) => Steps<DrawnView>) {}
 
-  /** The drawing that is asked for, made where it is not there. */
-  drawing(asked: Asked, why: Kept['why'] = 'looked at'): DrawnView {
-    const known = this.find(asked);
-    const begun = performance.now();
-    const made = known ?? this.make(asked);
-    if (!known) this.took = performance.now() - begun;
-    this.keep({ asked, made, why });
+  /** The drawing that is asked for, made where it is not there; what is left of it where it was begun. */
+  drawing(asked: Asked): DrawnView {
+    let made = this.find(asked);
+    if (!made) {
+      const work = this.workOn(asked);
+      while (!made) made = this.step(work);
+    }
+    this.keep({ asked, made, why: 'looked at' });
     return made;
   }
 
-  /** What is made ahead does not take the place of what was looked at. */
+  private workOn(asked: Asked): Work {
+    if (this.begun && isSame(this.begun.asked, asked)) return this.begun;
+    return { asked, steps: this.make(asked), longest: 0 };
+  }
+
+  /** One step of it; the drawing, after its last. */
+  private step(work: Work): DrawnView | undefined {
+    const at = performance.now();
+    // What fails is not gone on with.
+    this.begun = undefined;
+    const { done, value } = work.steps.next();
+    work.longest = Math.max(work.longest, performance.now() - at);
+    if (!done) {
+      this.begun = work;
+      return undefined;
+    }
+    this.slow = work.longest > LONGEST ? this.slow + 1 : 0;
+    return value;
+  }
+
+  /** What is made ahead does not take the place of what was looked at; it stays as long as the camera does. */
   private keep(one: Kept): void {
-    const others = this.kept.filter(({ asked, made }) => asked.drawn === one.asked.drawn && made !== one.made);
+    const { drawn, camera } = one.asked;
+    const others = this.kept.filter(
+      ({ asked, made, why }) => asked.drawn === drawn && (asked.camera === camera || why === 'looked at') && made !== one.made,
+    );
     const of = (why: Kept['why']): readonly Kept[] => [...others, one].filter((each) => each.why === why).slice(-MOST[why]);
     this.kept = [...of('ahead'), ...of('looked at')];
   }
 
-  private find({ drawn, view, camera }: Asked): DrawnView | undefined {
-    return this.kept.find(({ asked }) => asked.drawn === drawn && asked.camera === camera && sameView(asked.view, view))?.made;
+  private find(one: Asked): DrawnView | undefined {
+    return this.kept.find(({ asked }) => isSame(asked, one))?.made;
   }
 
-  /** Makes what may be asked for next, one after the other, each when nothing else is to do; `next` is asked as late as that. */
+  /** Makes what may be asked for next, one after the other, each step when nothing else is to do; `next` is asked as late as that. */
   prepare(next: () => readonly Asked[], after: keyof typeof RESTING = 'looked'): void {
     this.stop();
     // A browser that does not tell when it is idle draws nothing ahead.
@@ -74,22 +112,25 @@ export class DrawnAhead {
     this.resting = setTimeout(() => this.goOn(next), RESTING[after]);
   }
 
-  /** `left`: so many more are made, whatever becomes of them. */
+  /** `left`: so many more are begun, whatever becomes of them. */
   private goOn(next: () => readonly Asked[], left: number = MOST.ahead): void {
-    this.idle = requestIdleCallback(() => {
-      const count = this.took > LONGEST ? 0 : this.took > LONG ? 1 : MOST.ahead;
-      const missing = next()
-        .slice(0, count)
-        .find((asked) => !this.find(asked));
-      if (!missing) return;
-      this.drawing(missing, 'ahead');
-      if (left > 1) this.goOn(next, left - 1);
+    this.idle = requestIdleCallback((time) => {
+      const wanted = this.slow > 1 ? [] : next().slice(0, MOST.ahead);
+      const asked = wanted.find((one) => !this.find(one));
+      const work = asked && this.workOn(asked);
+      const stays = left - (work === this.begun ? 0 : 1);
+      if (!work || stays < 0) return;
+      let made = this.step(work);
+      while (!made && time.timeRemaining() > LEFT) made = this.step(work);
+      if (made) this.keep({ asked, made, why: 'ahead' });
+      this.goOn(next, stays);
     });
   }
 
   /** Forgets all drawings: their texts are measured otherwise from now on. */
   forget(): void {
     this.kept = [];
+    this.begun = undefined;
   }
 
   stop(): void {
@@ -98,3 +139,6 @@ export class DrawnAhead {
     this.idle = 0;
   }
 }
+
+const isSame = (one: Asked, other: Asked): boolean =>
+  one.drawn === other.drawn && one.camera === other.camera && sameView(one.view, other.view);

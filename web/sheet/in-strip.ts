@@ -1,7 +1,9 @@
 import { listed, type Listed } from '@rigid-beam/core/combinations/listed';
 import { once } from '@rigid-beam/core/once';
+import { isLine, quantityTable } from '@rigid-beam/core/results/quantities';
 import { isOn } from '@rigid-beam/drawing/stage-view';
-import { actingIndex, type EditorState } from '../editor/editor-state';
+import { sheetQuantities, type SheetQuantity } from '@rigid-beam/drawing/view';
+import { actingIndex, quantityOf, type EditorState } from '../editor/editor-state';
 import type { Pane } from '../editor/view-state';
 
 /** All that the strip may list, in its order; `counts`: how many results each sum governs, where that is known. */
@@ -21,10 +23,13 @@ export const shownIn = (all: readonly Listed[], unlisted: EditorState['unlisted'
         ({ kind, governs, outcome }) => outcome === acting || !(unlisted.has(kind) || (governs === 0 && unlisted.has('idle'))),
       );
 
-/** So many outcomes on each side of the acting one: about as many as stand in view with it. */
-const BESIDE = 4;
+/** So many outcomes about the acting one: a few more than stand in view with it; and those beside it. */
+const [ABOUT, BESIDE] = [12, 4];
 
-/** What may be looked at next, the likeliest first: what is pointed at, and what stands beside the acting outcome in the strip, the nearest first. */
+/**
+ * What may be looked at next, the likeliest first: what is pointed at, what stands beside the acting outcome in the strip, the other
+ * quantities, and what stands further off in the strip.
+ */
 export function likelyNext(state: EditorState): readonly Partial<Pane>[] {
   const { stage, switches, drawn, governing, unlisted, pointedAt, beside } = state;
   if (beside || !(isOn(stage, switches, 'diagram') || isOn(stage, switches, 'loads'))) return [];
@@ -32,7 +37,17 @@ export function likelyNext(state: EditorState): readonly Partial<Pane>[] {
   const acting = actingIndex(state);
   const all = shownIn(listedIn(cases, combinations, governing?.counts, drawn.results?.solution?.outcomes), unlisted, acting);
   const at = all.findIndex(({ outcome }) => outcome === acting);
-  const near = Array.from({ length: 2 * BESIDE }, (_, i) => all[at + (i % 2 === 0 ? 1 + i / 2 : -(1 + i) / 2)]);
-  const nearby = near.flatMap((one) => (one ? [{ acting: one.id }] : []));
-  return pointedAt ? [pointedAt, ...nearby] : nearby;
+  const about = all
+    .map(({ id }, i) => ({ acting: id, off: Math.abs(i - at - 0.1) }))
+    .sort((a, b) => a.off - b.off)
+    .slice(1, 1 + ABOUT)
+    .map(({ acting: id }) => ({ acting: id }));
+  const quantities = isOn(stage, switches, 'diagram') ? otherQuantities(drawn.model.space, quantityOf(state)) : [];
+  return [...(pointedAt ? [pointedAt] : []), ...about.slice(0, BESIDE), ...quantities, ...about.slice(BESIDE)];
 }
+
+/** What else is found with an outcome itself; what is derived from it takes longer, and is read when it is asked for. */
+const otherQuantities = (space: 'plane' | 'space', quantity: SheetQuantity): readonly Partial<Pane>[] =>
+  sheetQuantities
+    .filter((one) => one !== quantity && isLine(one) && (space === 'space' || quantityTable[one].inPlane))
+    .map((one) => ({ quantity: one }));

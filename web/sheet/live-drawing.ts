@@ -12,6 +12,7 @@ import { movingItems } from '@rigid-beam/drawing/moving-items';
 import { deflectionOf } from '@rigid-beam/drawing/drawn-scale';
 import { isLasting, itemsOf, type SheetPart } from '@rigid-beam/drawing/sheet-items';
 import { isOn } from '@rigid-beam/drawing/stage-view';
+import { finished, type Steps } from '@rigid-beam/drawing/steps';
 import { LARGE } from '@rigid-beam/drawing/level-of-detail';
 import { DrawnAhead, type Asked, type DrawnView } from './drawn-ahead';
 import type { Drawn } from './framing';
@@ -22,7 +23,7 @@ import { SolidLayer } from './solid/solid-layer';
 import type { SheetState } from './sheet-state';
 import { Sway } from './sway';
 import { Swing } from './swing';
-import { partsIn, viewOf } from './view-of';
+import { partsIn, partsInSteps, viewOf } from './view-of';
 import type { Viewpoint } from './viewpoint';
 
 /** Whether the look is turning, so that only members are drawn. */
@@ -51,7 +52,7 @@ export class LiveDrawing {
   private parts: readonly SheetPart[] = [];
   private items: Item[] = [];
   private placed: PlacedLabel[] = [];
-  private readonly ahead = new DrawnAhead((asked) => this.made(asked, 'still'));
+  private readonly ahead = new DrawnAhead((asked) => this.steps(asked, 'still'));
   private readonly painter: Painter;
   private frame = 0;
   private stale = true;
@@ -269,8 +270,9 @@ export class LiveDrawing {
     return itemsOf(partsIn(drawn, view, look));
   }
 
-  private made({ drawn, view, camera }: Asked, look: Look): DrawnView {
-    const parts = partsIn(drawn, view, look);
+  private *steps({ drawn, view, camera }: Asked, look: Look): Steps<DrawnView> {
+    const parts = yield* partsInSteps(drawn, view, look);
+    yield;
     return { parts, items: itemsOf(parts), placed: placeLabelsIn(parts, camera, this.painter.measure) };
   }
 
@@ -279,7 +281,11 @@ export class LiveDrawing {
     const look = this.isAwaited || isTurning ? 'turning' : 'still';
     const asked = this.asked(camera, look);
     const stays = look === 'still' && this.isStill && isLasting(asked.drawn.results?.solution, asked.view);
-    ({ parts: this.parts, items: this.items, placed: this.placed } = stays ? this.ahead.drawing(asked) : this.made(asked, look));
+    ({
+      parts: this.parts,
+      items: this.items,
+      placed: this.placed,
+    } = stays ? this.ahead.drawing(asked) : finished(this.steps(asked, look)));
     this.painter.forget();
     this.stale = false;
     this.drawAhead();

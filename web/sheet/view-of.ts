@@ -8,7 +8,8 @@ import type { Item } from '@rigid-beam/drawing/display-list';
 import type { Seen } from '@rigid-beam/drawing/geometry';
 import type { WorkPlane } from '@rigid-beam/drawing/projection';
 import { quickItems } from '@rigid-beam/drawing/quick-items';
-import { sheetParts, type SheetPart } from '@rigid-beam/drawing/sheet-items';
+import { sheetSteps, type SheetPart } from '@rigid-beam/drawing/sheet-items';
+import { finished, type Steps } from '@rigid-beam/drawing/steps';
 import { once } from '@rigid-beam/core/once';
 import { isOn, viewOfStage } from '@rigid-beam/drawing/stage-view';
 import type { View } from '@rigid-beam/drawing/view';
@@ -93,11 +94,14 @@ function influenceOn({ stage, influence, drawn }: EditorState): View['influence'
 }
 
 /** The drawing of a view in parts: while a look turns only members, without figures where everything is small. */
-export function partsIn(drawn: EditorState['drawn'], view: View, look: 'turning' | 'still'): readonly SheetPart[] {
+export const partsIn = (...asked: Parameters<typeof partsInSteps>): readonly SheetPart[] => finished(partsInSteps(...asked));
+
+/** The same in steps. */
+export function* partsInSteps(drawn: EditorState['drawn'], view: View, look: 'turning' | 'still'): Steps<readonly SheetPart[]> {
   const parts =
     look === 'turning'
       ? [{ items: quickItems(drawn.model, view), isKept: false }]
-      : sheetParts(drawn.model, drawn.results?.solution, view);
+      : yield* sheetSteps(drawn.model, drawn.results?.solution, view);
   if (view.weight >= SKETCHED) return parts;
   return parts.map(({ items, isKept }) => ({ items: isKept ? keptQuiet(items) : withoutSmallTalk(items), isKept }));
 }
