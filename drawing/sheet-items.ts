@@ -81,7 +81,7 @@ export function* sheetSteps(model: Model, solution: Solution | undefined, view: 
   yield;
   const line = bent ? deflected(bent.solution, model, view, bent.outcome, bent.factor) : NOTHING;
   yield;
-  const diagram = shown ? diagramParts(shown, model, view) : NO_DIAGRAM;
+  const diagram = shown ? yield* diagramSteps(shown, model, view) : NO_DIAGRAM;
   yield;
   const also = shown ? besides(model, shown, view) : [];
   const loads = view.loads === 'none' ? NOTHING : loadItems(model, actingFactors(model, shown, view.outcome), view);
@@ -177,7 +177,8 @@ function besides(model: Model, solution: Solution, view: View): Item[] {
   return view.also.flatMap((quantity) =>
     quantity === view.quantity
       ? []
-      : diagramParts(solution, model, { ...view, ...asOrdinates(view), quantity, governing: false, together: [] }).items,
+      : finished(diagramSteps(solution, model, { ...view, ...asOrdinates(view), quantity, governing: false, together: [] }))
+          .items,
   );
 }
 
@@ -198,22 +199,19 @@ interface DiagramParts {
 }
 const NO_DIAGRAM: DiagramParts = { items: [] };
 
-/**
- * Whether a drawing of the same model and results, in this view, is the same one: it is of numbers that stand in the solution. What is read ahead, or by and by, would be
- * shown as it was.
- */
-export function isLasting(solution: Solution | undefined, { quantity, also, outcome, influence, cut }: View): boolean {
+/** Whether a drawing in this view is of numbers that stand in the solution; what follows from them, or encloses them, is found first. */
+export function isOfLines(solution: Solution | undefined, { quantity, also, outcome }: View): boolean {
   const acts = solution?.outcomes[outcome];
-  const areLines = [quantity, ...also].every((one) => one === 'none' || isLine(one));
-  return areLines && influence === undefined && cut === undefined && !(acts && isRange(acts));
+  return [quantity, ...also].every((one) => one === 'none' || isLine(one)) && !(acts && isRange(acts));
 }
 
 /** What shows the chosen quantity: of a structure that carries by tension and compression the members themselves, as bars; else diagrams. */
-function diagramParts(solution: Solution, model: Model, view: View): DiagramParts {
+function* diagramSteps(solution: Solution, model: Model, view: View): Steps<DiagramParts> {
   const { quantity, outcome } = view;
   if (quantity === 'none') return NO_DIAGRAM;
   const governing = governingValues(solution, outcome, quantity);
   if (!governing) return NO_DIAGRAM;
+  yield;
   const members = membersInFront(model, view);
   if (isBars(view)) {
     const bars = barsOf(solution, outcome, members, largestTogether(solution, view, 'N'));
@@ -235,6 +233,7 @@ function diagramParts(solution: Solution, model: Model, view: View): DiagramPart
   const outlineOf = (member: DrawnMember, lines: Hairlines): void =>
     bent ? deflectedOutline(lines, bent, member, view, 'asked for') : outline(lines, member, leans.get(member.index));
   const items = near ? standing(members, near, itemsOn, outlineOf) : members.flatMap(itemsOn);
+  yield;
   // Of a crowd what stands behind loses its words; what governs is said wherever it stands.
   const isLargest = ({ index }: DrawnMember): boolean => index === governing.max.member || index === governing.min.member;
   const speaking = near

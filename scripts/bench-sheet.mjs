@@ -84,7 +84,7 @@ async function frames(page, act) {
 
 /**
  * Medians of the time from a choice to the frame that begins with its picture on the screen. Of another quantity, and again, for what was looked at last; of another case or
- * sum beside what acts, or far off in the strip, all of which are drawn ahead; and of an envelope, which is not.
+ * sum beside what acts, or far off in the strip, all of which are drawn ahead; and of an envelope, which is drawn ahead of a small structure only.
  */
 async function chosen(page) {
   await page.evaluate(() => {

@@ -36,7 +36,7 @@ interface Work {
 }
 
 /** So many drawings stay that were looked at last, and that were made ahead. */
-const MOST = { 'looked at': 4, ahead: 20 } as const;
+const MOST = { 'looked at': 4, ahead: 28 } as const;
 /** Milliseconds for which nothing changes before anything is drawn ahead, and for which the pointer stays over a choice. */
 const RESTING = { looked: 150, pointed: 20 } as const;
 /** Milliseconds of a step that whoever presses a key meanwhile may have to wait; where two drawings in turn have a longer one, no more is made ahead. */

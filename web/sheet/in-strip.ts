@@ -28,7 +28,7 @@ const [ABOUT, BESIDE] = [12, 4];
 
 /**
  * What may be looked at next, the likeliest first: what is pointed at, what stands beside the acting outcome in the strip, the other
- * quantities, and what stands further off in the strip.
+ * quantities, what stands further off in the strip, and quantities that are derived.
  */
 export function likelyNext(state: EditorState): readonly Partial<Pane>[] {
   const { stage, switches, drawn, governing, unlisted, pointedAt, beside } = state;
@@ -43,11 +43,11 @@ export function likelyNext(state: EditorState): readonly Partial<Pane>[] {
     .slice(1, 1 + ABOUT)
     .map(({ acting: id }) => ({ acting: id }));
   const quantities = isOn(stage, switches, 'diagram') ? otherQuantities(drawn.model.space, quantityOf(state)) : [];
-  return [...(pointedAt ? [pointedAt] : []), ...about.slice(0, BESIDE), ...quantities, ...about.slice(BESIDE)];
+  const [lines, derived] = [true, false].map((is) =>
+    quantities.flatMap((quantity) => (isLine(quantity) === is ? { quantity } : [])),
+  );
+  return [...(pointedAt ? [pointedAt] : []), ...about.slice(0, BESIDE), ...lines!, ...about.slice(BESIDE), ...derived!];
 }
 
-/** What else is found with an outcome itself; what is derived from it takes longer, and is read when it is asked for. */
-const otherQuantities = (space: 'plane' | 'space', quantity: SheetQuantity): readonly Partial<Pane>[] =>
-  sheetQuantities
-    .filter((one) => one !== quantity && isLine(one) && (space === 'space' || quantityTable[one].inPlane))
-    .map((one) => ({ quantity: one }));
+const otherQuantities = (space: 'plane' | 'space', quantity: SheetQuantity): readonly SheetQuantity[] =>
+  sheetQuantities.filter((one) => one !== quantity && (space === 'space' || quantityTable[one].inPlane));
