@@ -10,6 +10,9 @@ import { ELEVATION, type WorkPlane } from './projection';
 /** What can be drawn on the members, as its row says; plane models have fewer. Displacements along members are part of how these deflect. */
 export type SheetQuantity = Exclude<Quantity, 'u'>;
 export const sheetQuantities = (Object.keys(quantityTable) as SheetQuantity[]).filter((quantity) => quantityTable[quantity].line);
+/** Those that there are in a model. */
+export const quantitiesDrawn = (space: 'plane' | 'space'): readonly SheetQuantity[] =>
+  sheetQuantities.filter((quantity) => space === 'space' || quantityTable[quantity].inPlane);
 export type DiagramQuantity = SheetQuantity | 'none';
 
 export const isMoment = (quantity: DiagramQuantity): boolean =>

@@ -1,12 +1,12 @@
 import { isRange } from '@rigid-beam/core/combinations/outcome';
 import type { Model } from '@rigid-beam/core/model/model';
 import { displayOf } from '@rigid-beam/core/quantities/display';
-import { quantityTable, symbolOf } from '@rigid-beam/core/results/quantities';
+import { symbolOf } from '@rigid-beam/core/results/quantities';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { carriesAxially } from '../opens-on';
 import { ELEVATION, lookFrom, LOOKS, type Look, type Projection } from '../projection';
 import { viewOfStage, type Switches } from '../stage-view';
-import { plainView, sheetQuantities, type SheetQuantity, type View } from '../view';
+import { plainView, quantitiesDrawn, type SheetQuantity, type View } from '../view';
 import { paperWords as WORDS } from './words';
 
 interface About {
@@ -42,10 +42,6 @@ const aboutOf = (subject: Subject): About => (isOther(subject) ? SUBJECTS[subjec
 
 /** Whether a sheet about this is another for each case and combination. */
 export const acts = (subject: Subject): boolean => aboutOf(subject).acts !== 'no';
-
-/** Quantities that there are in a model. */
-export const quantitiesDrawn = (space: Model['space']): readonly SheetQuantity[] =>
-  sheetQuantities.filter((id) => space === 'space' || quantityTable[id].inPlane);
 
 /** A subject by its name, a quantity by its symbol as the sheet has it; or what there is. */
 export function subjectOf(text: string, model: Model): Subject | { readonly refused: string } {

@@ -119,9 +119,14 @@ test('what the pointer is over, and what stands beside what acts, is drawn when 
   for (const acting of [...ids, 'all']) ahead.drawing(asked({ ...state, acting }));
   for (const quantity of ['N', 'My', 'w', 'sigma'] as const) ahead.drawing(asked({ ...state, quantity }));
   expect(makes).toEqual(all);
+  // What was made ahead goes with its camera, what was looked at stays.
+  ahead.drawing(asked(state, { ...near, scale: 50 }));
+  ahead.drawing(asked({ ...state, quantity: 'sigma' }));
+  ahead.drawing(asked({ ...state, quantity: 'uX' }));
+  expect(makes).toEqual([...all, '1 Mz', '1 uX']);
   ahead.forget();
   ahead.drawing(asked(state));
-  expect(makes).toEqual([...all, '1 Mz']);
+  expect(makes).toEqual([...all, '1 Mz', '1 uX', '1 Mz']);
 });
 
 test('what is asked for while it is made ahead is made to its end, not anew', () => {

@@ -1,8 +1,8 @@
 import { listed, type Listed } from '@rigid-beam/core/combinations/listed';
 import { once } from '@rigid-beam/core/once';
-import { isLine, quantityTable } from '@rigid-beam/core/results/quantities';
+import { isLine } from '@rigid-beam/core/results/quantities';
 import { isOn } from '@rigid-beam/drawing/stage-view';
-import { sheetQuantities, type SheetQuantity } from '@rigid-beam/drawing/view';
+import { quantitiesDrawn } from '@rigid-beam/drawing/view';
 import { actingIndex, quantityOf, type EditorState } from '../editor/editor-state';
 import type { Pane } from '../editor/view-state';
 
@@ -37,17 +37,13 @@ export function likelyNext(state: EditorState): readonly Partial<Pane>[] {
   const acting = actingIndex(state);
   const all = shownIn(listedIn(cases, combinations, governing?.counts, drawn.results?.solution?.outcomes), unlisted, acting);
   const at = all.findIndex(({ outcome }) => outcome === acting);
-  const about = all
-    .map(({ id }, i) => ({ acting: id, off: Math.abs(i - at - 0.1) }))
-    .sort((a, b) => a.off - b.off)
-    .slice(1, 1 + ABOUT)
-    .map(({ acting: id }) => ({ acting: id }));
-  const quantities = isOn(stage, switches, 'diagram') ? otherQuantities(drawn.model.space, quantityOf(state)) : [];
+  const near = Array.from({ length: 2 * ABOUT }, (_, i) => all[at + (i % 2 === 0 ? 1 + i / 2 : -(1 + i) / 2)]);
+  const about = near.flatMap((one) => (one ? [{ acting: one.id }] : [])).slice(0, ABOUT);
+  const quantities = isOn(stage, switches, 'diagram')
+    ? quantitiesDrawn(drawn.model.space).filter((one) => one !== quantityOf(state))
+    : [];
   const [lines, derived] = [true, false].map((is) =>
     quantities.flatMap((quantity) => (isLine(quantity) === is ? { quantity } : [])),
   );
   return [...(pointedAt ? [pointedAt] : []), ...about.slice(0, BESIDE), ...lines!, ...about.slice(BESIDE), ...derived!];
 }
-
-const otherQuantities = (space: 'plane' | 'space', quantity: SheetQuantity): readonly SheetQuantity[] =>
-  sheetQuantities.filter((one) => one !== quantity && (space === 'space' || quantityTable[one].inPlane));

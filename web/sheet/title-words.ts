@@ -12,7 +12,7 @@ import { governingValues, largestOf } from '@rigid-beam/drawing/diagram-scale';
 import { largestMoment } from '@rigid-beam/drawing/opens-on';
 import { quietValue } from '@rigid-beam/core/results/noise';
 import { showValue } from '@rigid-beam/drawing/show-quantity-value';
-import { isDeflection, sheetQuantities, type SheetQuantity } from '@rigid-beam/drawing/view';
+import { isDeflection, quantitiesDrawn, type SheetQuantity } from '@rigid-beam/drawing/view';
 import { quantityOf, type EditorState } from '../editor/editor-state';
 import { settledSolution } from '../editor/use-editor';
 import { capital } from '@rigid-beam/core/capital';
@@ -44,11 +44,9 @@ export function choicesOf(
   space: 'plane' | 'space',
   display: DisplayUnits,
 ): { readonly id: SheetQuantity; readonly text: string; readonly label: string }[] {
-  return inLetterOrder(sheetQuantities, display)
-    .filter((id) => space === 'space' || quantityTable[id].inPlane)
-    .map((id) => {
-      return { id, text: symbolOf(space, id, display), label: capital(quantityWords(space, id, display).name) };
-    });
+  return inLetterOrder(quantitiesDrawn(space), display).map((id) => {
+    return { id, text: symbolOf(space, id, display), label: capital(quantityWords(space, id, display).name) };
+  });
 }
 
 /** A member that rises more steeply than this has no upper and lower face to speak of. */
