@@ -1,4 +1,5 @@
 import type { Model } from '@rigid-beam/core/model/model';
+import { finished, type Steps } from '@rigid-beam/core/steps';
 import { VERTEX, verticesFor, type Ink, type Item, type Path } from './display-list';
 import { SHADES } from './level-of-detail';
 import type { Ground } from './ground';
@@ -12,6 +13,9 @@ export const isCrowded = ({ space, members }: Model, { plane }: Ground): boolean
 /** Nearness from which something stands in front; of what stands behind only its outline is left, and of what stands far behind nothing. */
 export const FRONT = 0.85;
 const FAR = 0.42;
+
+/** What stands on so many things is drawn at a step. */
+export const AT_ONCE = 400;
 
 /** Up to this opacity a line is a hint. */
 const HINT = 0.3;
@@ -33,14 +37,19 @@ interface Standing {
  * What stands on many things, from the back to the front. In a crowd it fades with its depth and loses its words, its arrows, areas and
  * ordinates; what is selected stays. What is drawn alike follows each other, since it is painted in one go then.
  */
-export function inDepth(all: readonly Standing[]): Item[] {
+export const inDepth = (all: readonly Standing[]): Item[] => finished(inDepthInSteps(all));
+
+/** The same in steps. */
+export function* inDepthInSteps(all: readonly Standing[]): Steps<Item[]> {
   const shades = Array.from({ length: SHADES + 1 }, (_, shade) => ({
     layers: LAYERS.map((): Item[] => []),
     hairlines: new Hairlines(shade / SHADES),
   }));
   const front = LAYERS.map((): Item[] => []);
+  let drawn = 0;
   for (const { near, isSelected = false, items, outline } of all) {
     if (near < FAR && !isSelected) continue;
+    if (++drawn % AT_ONCE === 0) yield;
     if (near >= FRONT) {
       for (const item of items()) front[layerOf(item)]!.push(item);
       continue;
@@ -56,13 +65,13 @@ export function inDepth(all: readonly Standing[]): Item[] {
     }
   }
   // Thousands of items, at every frame while something is in hand: one by one is several times as fast as flattening.
-  const drawn: Item[] = [];
+  const together: Item[] = [];
   for (const { layers, hairlines } of shades) {
     for (const path of hairlines.all()) layers[layerOfLines]!.push(path);
-    for (const layer of layers) for (const item of layer) drawn.push(item);
+    for (const layer of layers) for (const item of layer) together.push(item);
   }
-  for (const layer of front) for (const item of layer) drawn.push(item);
-  return drawn;
+  for (const layer of front) for (const item of layer) together.push(item);
+  return together;
 }
 
 /** From below to above: areas, what consists of many parts, lines, words. */

@@ -2,6 +2,7 @@ import type { Quantity } from '@rigid-beam/core/results/quantities';
 import type { BoundCurve } from '@rigid-beam/core/results/envelope-reading';
 import { memberReader, type MemberReader } from '@rigid-beam/core/results/read-quantity';
 import { isReady, readingOf } from '@rigid-beam/core/results/readings';
+import { inSteps, type Steps } from '@rigid-beam/core/steps';
 import type { Solution } from '@rigid-beam/core/results/results';
 import { inkOf, isLineDrawn, type Outcome } from './diagram-items';
 import { worldPath, type Item } from './display-list';
@@ -64,15 +65,15 @@ function boundsAt(read: BoundCurve, m: number): (x: number) => number {
 }
 
 /** The members themselves in the ink of the value, the stronger the larger it is; neighbours of one strength are one line. */
-export function colouredItems(
+export function* colouredInSteps(
   { solution, outcome, quantity }: Coloured,
   members: readonly DrawnMember[],
   largest: number,
   view: View,
-): Item[] {
+): Steps<Item[]> {
   // Bodies carry the colour themselves.
   if (view.solids) return [];
-  return members.flatMap((member): Item[] => {
+  return yield* inSteps(members, MEMBERS_AT_ONCE, (member): Item[] => {
     const values = valuesAlong(solution, outcome, member.index, quantity, PARTS);
     const found: Item[] = [];
     for (let i = 0; i < PARTS;) {
@@ -95,6 +96,9 @@ export function colouredItems(
     return found;
   });
 }
+
+/** Members at a step. */
+const MEMBERS_AT_ONCE = 200;
 
 /** From −STEPS to STEPS; what is nothing, or not known, is 0. */
 const stepOf = (value: number, largest: number): number =>

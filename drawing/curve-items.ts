@@ -3,7 +3,7 @@ import { isLine, quantityTable } from '@rigid-beam/core/results/quantities';
 import { isReadByPlace, partsOf } from '@rigid-beam/core/results/read';
 import { memberReader } from '@rigid-beam/core/results/read-quantity';
 import { readingOf } from '@rigid-beam/core/results/readings';
-import { drawnSide, inkOf, standsOn, unseenIn, UPRIGHT, type DrawnQuantity, type Mitre } from './diagram-items';
+import { drawnSide, extremesOn, inkOf, standsOn, unseenIn, UPRIGHT, type DrawnQuantity, type Mitre } from './diagram-items';
 import type { Hairlines } from './behind';
 import { VERTEX, verticesFor, type Ink, type Item } from './display-list';
 import type { DrawnMember } from './geometry';
@@ -76,8 +76,13 @@ function curvesOf(drawn: DrawnQuantity, view: View): Curves {
     };
   if (!isLine(quantity)) {
     const { isMagnitude } = quantityTable[quantity].derived!;
+    const extremes = extremesOn(drawn);
+    const tipsOf = ({ index }: DrawnMember): readonly number[] => {
+      const own = view.detail === 'outline' ? undefined : extremes(index);
+      return own ? [own.max.x, own.min.x] : [];
+    };
     return (member) => {
-      const ranges = rangesOf(solution, outcome, member.index, quantity, fine(member).steps);
+      const ranges = rangesOf(drawn, member.index, fine(member), tipsOf(member));
       if (!ranges || Number.isNaN(ranges.max.values[0])) return [];
       return isMagnitude ? [ranges.max] : [ranges.max, ranges.min];
     };

@@ -1,8 +1,11 @@
 import { isRange } from '@rigid-beam/core/combinations/outcome';
+import { once } from '@rigid-beam/core/once';
 import { diagramOf } from '@rigid-beam/core/results/diagram';
+import type { Extremes } from '@rigid-beam/core/results/extreme';
 import { evaluate } from '@rigid-beam/core/results/polynomial';
 import { isStored, offsetOf, quantityTable } from '@rigid-beam/core/results/quantities';
 import { valueIn } from '@rigid-beam/core/results/read';
+import { quantityExtremes } from '@rigid-beam/core/results/read-quantity';
 import type { Solution } from '@rigid-beam/core/results/results';
 import type { Hairlines } from './behind';
 import { VERTEX, verticesFor, type Ink, type Item } from './display-list';
@@ -51,6 +54,15 @@ export interface DrawnQuantity extends Outcome {
   /** Moments stand where they press. */
   readonly face?: MomentFace;
 }
+
+/** The exact extremes of what is drawn on one member after the other: both its curve and its values ask for them. */
+export const extremesOn = once(({ solution, outcome, quantity }: DrawnQuantity): ((member: number) => Extremes | undefined) => {
+  const found = new Map<number, Extremes | undefined>();
+  return (member) => {
+    if (!found.has(member)) found.set(member, quantityExtremes(solution, outcome, member, quantity));
+    return found.get(member);
+  };
+});
 
 /** On which side of its member a positive value stands, as it is drawn. */
 export const drawnSide = ({ quantity, face }: Pick<DrawnQuantity, 'quantity' | 'face'>): 1 | -1 =>

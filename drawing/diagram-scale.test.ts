@@ -1,12 +1,14 @@
 import { expect, test } from '@jest/globals';
 import { solve } from '@rigid-beam/core/analysis/session';
 import type { Model } from '@rigid-beam/core/model/model';
+import { extremesOverMembers } from '@rigid-beam/core/results/extremes-over-members';
 import { readCurve } from '@rigid-beam/core/results/read-curve';
 import { readExtremes } from '@rigid-beam/core/results/read-extremes';
 import { isReady, withFound } from '@rigid-beam/core/results/readings';
-import { governingValues } from './diagram-scale';
+import { spaceBuilding } from '../bench/structures';
+import { governingInSteps, governingValues } from './diagram-scale';
 import { sheetItems } from './sheet-items';
-import { ribModel } from './test/demo';
+import { ribModel, solutionOf } from './test/demo';
 import { plainView } from './view';
 
 /** The rib with an envelope over so many sums. */
@@ -51,4 +53,22 @@ test('an envelope over thousands of parts is drawn when it was read, and is then
   expect(texts(sheetItems(many, drawn, view))).toEqual(
     texts(sheetItems(few, whole, { ...view, outcome: ribModel.cases.length + 13 })),
   );
+});
+
+/** Of more members than are looked at in one step. */
+const large = solutionOf(spaceBuilding(5, 5, 7, 2));
+
+test('who asks for a governing value that is being sought gets it at once, and the search goes on with what is found', () => {
+  const steps = governingInSteps(large, 0, 'uX');
+  expect(steps.next().done).toBe(false);
+  const found = governingValues(large, 0, 'uX')!;
+  expect(found).toEqual(extremesOverMembers(large, 0, 'uX'));
+  expect(steps.next()).toEqual({ done: true, value: found });
+  expect(governingValues(large, 0, 'uX')).toBe(found);
+});
+
+test('of a magnitude only the largest value counts, and stands for both', () => {
+  const { max, min } = governingValues(large, 0, 'M')!;
+  expect(max).toEqual(extremesOverMembers(large, 0, 'M')!.max);
+  expect(min).toBe(max);
 });

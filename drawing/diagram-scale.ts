@@ -1,26 +1,40 @@
 import { once } from '@rigid-beam/core/once';
-import { extremesOverMembers, type OverMembers } from '@rigid-beam/core/results/extremes-over-members';
+import { overMembersInSteps, type OverMembers } from '@rigid-beam/core/results/extremes-over-members';
 import type { Quantity } from '@rigid-beam/core/results/quantities';
 import { isReady } from '@rigid-beam/core/results/readings';
 import type { Solution } from '@rigid-beam/core/results/results';
+import { finished, type Steps } from '@rigid-beam/core/steps';
 
 /** The part of the structure's size that the largest ordinate of a diagram takes. */
 const DIAGRAM_PART = 0.1;
 const DEFLECTION_PART = 0.06;
 
-/** Where the largest and the smallest value of a quantity stand in the whole structure. */
+/** Where the largest and the smallest value of a quantity stand in the whole structure; of a magnitude only the largest counts, and is both. */
 export type Governing = OverMembers;
 
-/** What was found for a solution; several views ask for the same figures. */
-const foundFor = once((_solution: Solution) => new Map<string, Governing | undefined>());
+/** What was found, or is being found, for a solution; several views ask for the same figures. */
+const soughtFor = once(
+  (_solution: Solution) => new Map<string, Steps<Governing | undefined> | { readonly found: Governing | undefined }>(),
+);
 
 /** Exact extremes of a quantity over all members; undefined where there is no member, and of an envelope that is still to be read. */
-export function governingValues(solution: Solution, outcome: number, quantity: Quantity): Governing | undefined {
+export const governingValues = (...asked: Parameters<typeof governingInSteps>): Governing | undefined =>
+  finished(governingInSteps(...asked));
+
+/** The same in steps: whoever asks meanwhile goes on with what is done. */
+export function* governingInSteps(solution: Solution, outcome: number, quantity: Quantity): Steps<Governing | undefined> {
   if (!solution.outcomes[outcome] || !isReady(solution, outcome)) return undefined;
-  const known = foundFor(solution);
+  const sought = soughtFor(solution);
   const key = `${outcome} ${quantity}`;
-  if (!known.has(key)) known.set(key, extremesOverMembers(solution, outcome, quantity));
-  return known.get(key);
+  for (;;) {
+    const one = sought.get(key) ?? overMembersInSteps(solution, outcome, quantity, 'those that count');
+    if ('found' in one) return one.found;
+    // What fails is not gone on with.
+    sought.delete(key);
+    const step = one.next();
+    sought.set(key, step.done ? { found: step.value } : one);
+    if (!step.done) yield;
+  }
 }
 
 export const largestOf = (governing: Governing | undefined): number =>

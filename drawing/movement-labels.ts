@@ -26,7 +26,9 @@ export function movementLabels(model: Model, deflected: Deflected, members: read
     const way = [0, 1, 2].map((k) => displacements[6 * node.index + k]!) as [number, number, number];
     return { node, way, size: Math.hypot(...way) };
   });
+  const isFar = view.weight < SKETCHED;
   const bent = members.flatMap((member) => {
+    if (isFar && view.pointed !== member.id) return [];
     const own = ownDeflection(solution, outcome, member.index);
     return own ? [{ member, ...own }] : [];
   });
@@ -34,7 +36,6 @@ export function movementLabels(model: Model, deflected: Deflected, members: read
   if (!most || most.size === 0) return [];
   const largest = most.size;
   const text = (size: number): string => valueOnSheet('v', size, largest, display);
-  const isFar = view.weight < SKETCHED;
   const own = new Set(members.flatMap(({ index }) => [model.members[index]!.start, model.members[index]!.end]));
   const ofNodes = moved.flatMap(({ node, way, size }): Label[] => {
     // That of the largest movement is said below, also where it stands at a node.

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { evaluate } from '@rigid-beam/core/results/polynomial';
-import { clamp, pin, roller, sketch, solved } from '@rigid-beam/core/test/build';
+import { clamp, loadsOf, pin, roller, sketch, solved } from '@rigid-beam/core/test/build';
 import { valueAt } from '@rigid-beam/core/results/read';
 import { bulgeOf, rangesOf, roughBounds, samplesOf, signRuns } from './samples';
 
@@ -68,10 +68,41 @@ describe('points of a diagram', () => {
       loads: [{ type: 'point', member: 'a', at: 0.3, fx: 5e3 }],
       section: { A: 0.01, Iz: 1e-5, Wz: 1e-4 },
     }); // oxfmt-ignore
-    const { xs, values } = rangesOf(solved(pulled).solution, 0, 0, 'sigma', 4)!.max;
-    const before = xs.filter((x) => x < 2.1).length - 1;
-    expect([values[before], values[before + 1]]).toEqual([expect.closeTo(5e5, 3), expect.closeTo(0, 6)]);
+    const { xs, values } = rangesOf(
+      { solution: solved(pulled).solution, outcome: 0, quantity: 'sigma' },
+      0,
+      { steps: 4, miss: 0 },
+      [],
+    )!.max;
+    const there = values.filter((_, i) => Math.abs(xs[i]! - 2.1) < 1e-7);
+    expect(there).toEqual([expect.closeTo(5e5, 3), expect.closeTo(0, 6)]);
   });
+});
+
+test('what is derived is left out between places only where a straight line does not miss it by more than is seen', () => {
+  const size = fc.integer({ min: -20, max: 20 });
+  fc.assert(
+    fc.property(size, size, fc.integer({ min: 0, max: 6 }), (from, to, finer) => {
+      const loads = [{ type: 'line', member: 'a', from: { wy: from * 1e3 }, to: { wy: to * 1e3, wx: 2e3 } } as const];
+      const shown = { solution: solved({ ...beam, loads: loadsOf(loads) }).solution, outcome: 0 };
+      for (const quantity of ['uX', 'uY', 'M'] as const) {
+        const fine = rangesOf({ ...shown, quantity }, 0, { steps: 12, miss: 0 }, [])!.max;
+        const miss = Math.max(...fine.values.map(Math.abs)) / 10 ** finer;
+        const { xs, values } = rangesOf({ ...shown, quantity }, 0, { steps: 12, miss }, [])!.max;
+        fine.xs.forEach((x, i) => {
+          const k = Math.max(
+            1,
+            xs.findIndex((one) => one >= x),
+          );
+          const [a, b] = [xs[k - 1]!, xs[k]!];
+          const drawn = values[k - 1]! + ((values[k]! - values[k - 1]!) * (x - a)) / (b - a);
+          expect(Math.abs(drawn - fine.values[i]!)).toBeLessThanOrEqual(miss * (1 + 1e-9));
+        });
+        expect(xs.length === 2 || xs.length === fine.xs.length).toBe(true);
+      }
+    }),
+    { numRuns: 30 },
+  );
 });
 
 test('rough bounds of several outcomes are what these have at their places, at both sides of a jump', () => {

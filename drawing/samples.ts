@@ -2,15 +2,31 @@ import { evaluate, stationary, type Window } from '@rigid-beam/core/results/poly
 import { diagramOf, type Diagram } from '@rigid-beam/core/results/diagram';
 import type { BoundCurve } from '@rigid-beam/core/results/envelope-reading';
 import type { Stretch } from '@rigid-beam/core/results/envelope';
-import { degreeOf, isStored, offsetOf, type LineQuantity, type Quantity } from '@rigid-beam/core/results/quantities';
+import {
+  degreeOf,
+  isStored,
+  offsetOf,
+  quantityTable,
+  type LineQuantity,
+  type Quantity,
+} from '@rigid-beam/core/results/quantities';
 import { BESIDE, partsOf } from '@rigid-beam/core/results/read';
 import { memberReader } from '@rigid-beam/core/results/read-quantity';
+import { ofMembers } from '@rigid-beam/core/results/of-member';
+import { sourcesFrom, type Derived, type OfMember } from '@rigid-beam/core/results/derived/derived';
 import type { Solution } from '@rigid-beam/core/results/results';
 
 /** Points of a diagram along a member: metres from its start, ascending, and the values there. Places repeat where a value jumps. */
 export interface Samples {
   readonly xs: readonly number[];
   readonly values: readonly number[];
+}
+
+/** A quantity that is read in an outcome. */
+interface Read {
+  readonly solution: Solution;
+  readonly outcome: number;
+  readonly quantity: Quantity;
 }
 
 /** How closely a curve is followed. */
@@ -50,22 +66,73 @@ export function samplesOf(
 }
 const NOTHING: Window = { coefficients: new Float64Array(1), at: 0, degree: 0 };
 
-/** The greatest and the least values of what is derived on member m: at `fine` steps of each piece, at both sides of a jump, and at the extremes. */
+/** The greatest and the least values of what is derived, along a member. */
+export interface Ranges {
+  readonly max: Samples;
+  readonly min: Samples;
+}
+
+/** Those of member m at some steps of each piece, at both sides of a jump, and at its `tips`; undefined where its section does not tell them. */
 export function rangesOf(
-  solution: Solution,
-  outcome: number,
+  { solution, outcome, quantity }: Read,
   m: number,
-  quantity: Quantity,
-  fine: number,
-): { readonly max: Samples; readonly min: Samples } | undefined {
+  fineness: Fineness,
+  tips: readonly number[],
+): Ranges | undefined {
+  const parts = partsOf(solution, outcome);
+  const derived = quantityTable[quantity].derived!;
+  if (parts.length === 1) return rangesIn(diagramOf(solution, parts[0]!, m), derived, ofMembers(solution)[m]!, fineness, tips);
   const reader = memberReader(solution, outcome, m);
-  const extremes = reader.extremes(quantity);
-  if (!extremes) return undefined;
-  const places = new Set([extremes.max.x, extremes.min.x]);
-  for (const part of partsOf(solution, outcome)) for (const x of placesOn(diagramOf(solution, part, m), fine)) places.add(x);
+  const places = new Set(tips);
+  for (const part of parts) for (const x of placesOn(diagramOf(solution, part, m), fineness.steps)) places.add(x);
   const xs = [...places].sort((a, b) => a - b);
-  const read = xs.map((x) => reader.at(quantity, x)!);
+  const read = xs.map((x) => reader.at(quantity, x));
+  if (!read.every((one) => one !== undefined)) return undefined;
   return { max: { xs, values: read.map(({ max }) => max) }, min: { xs, values: read.map(({ min }) => min) } };
+}
+
+/** The same of one diagram, whose pieces are read one after the other. */
+function rangesIn(
+  { coefficients, width, first, end, from, to }: Diagram,
+  derived: Derived,
+  member: OfMember,
+  ...[{ steps, miss }, tips]: [fineness: Fineness, tips: readonly number[]]
+): Ranges | undefined {
+  const xs: number[] = [];
+  const [max, min]: [number[], number[]] = [[], []];
+  for (let k = first; k < end; k++) {
+    const [start, stop] = [from[k]!, to[k]!];
+    const inside = tips.filter((x) => x > start && x < stop).sort((a, b) => a - b);
+    const before = xs.length;
+    let tip = 0;
+    for (let i = 0; i <= steps; i++) {
+      const step = i === steps ? stop : start + ((stop - start) * i) / steps;
+      for (;;) {
+        const x = tip < inside.length && inside[tip]! <= step ? inside[tip++]! : step;
+        const here = sourcesFrom(derived, (source) =>
+          isStored(width, source) ? evaluate(coefficients, k * width + offsetOf(source), degreeOf(source), x - start) : 0,
+        );
+        const range = derived.at(here, member);
+        if (!range) return undefined;
+        xs.push(x);
+        max.push(range.max);
+        min.push(range.min);
+        if (x === step) break;
+      }
+    }
+    const isStraight = [max, min].every((values) =>
+      values.every((_, i) => i < before || offChord(xs, values, before, i) <= miss),
+    );
+    if (isStraight) for (const list of [xs, max, min]) list.splice(before + 1, list.length - before - 2);
+  }
+  return { max: { xs, values: max }, min: { xs, values: min } };
+}
+
+/** How far a value lies from the straight line between the one at `first` and the last one. */
+function offChord(xs: readonly number[], values: readonly number[], first: number, i: number): number {
+  const last = xs.length - 1;
+  const part = (xs[i]! - xs[first]!) / (xs[last]! - xs[first]!);
+  return Math.abs(values[i]! - values[first]! - part * (values[last]! - values[first]!));
 }
 
 /** Places at so many steps of each piece, ascending, at both sides of a jump. */

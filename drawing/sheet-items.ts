@@ -1,20 +1,19 @@
 import { latest, once } from '@rigid-beam/core/once';
+import { finished, inSteps, type Steps } from '@rigid-beam/core/steps';
 import type { Model } from '@rigid-beam/core/model/model';
-import { isRange } from '@rigid-beam/core/combinations/outcome';
-import { isLine } from '@rigid-beam/core/results/quantities';
 import { isReadAhead } from '@rigid-beam/core/results/readings';
 import type { LetGo, Solution } from '@rigid-beam/core/results/results';
 import { actingFactors } from './acting-factors';
 import { freedomItems } from './freedom-items';
-import { FRONT, inDepth, isCrowded, type Hairlines } from './behind';
+import { AT_ONCE, FRONT, inDepthInSteps, isCrowded, type Hairlines } from './behind';
 import { barLabels, barsOf, type Bar } from './axial-items';
-import { colouredItems, colouredOf } from './coloured-items';
+import { colouredInSteps, colouredOf } from './coloured-items';
 import { besidesBody, cutItems } from './cut-items';
 import type { DrawnCut } from './drawn-cut';
 import { diagramOn, outlineOn } from './curve-items';
 import { deflectedOutline, deflectedPath, isLineDrawn } from './diagram-items';
 import { diagramLabels } from './diagram-labels';
-import { governingValues, largestOf } from './diagram-scale';
+import { governingInSteps, largestOf } from './diagram-scale';
 import { dimensionItems } from './dimension-items';
 import type { Item, Label } from './display-list';
 import { deflectionOf, drawnQuantityOf, largestTogether } from './drawn-scale';
@@ -31,7 +30,6 @@ import { reactionItems } from './reaction-items';
 import { resultantItems } from './resultant-items';
 import { sectionItems } from './section-items';
 import { membersInFront, structureItems } from './structure-items';
-import { finished, type Steps } from './steps';
 import { supportItems } from './support-items';
 import { SKETCHED } from './level-of-detail';
 import { isBars, isDeflection, type View } from './view';
@@ -199,17 +197,11 @@ interface DiagramParts {
 }
 const NO_DIAGRAM: DiagramParts = { items: [] };
 
-/** Whether a drawing in this view is of numbers that stand in the solution; what follows from them, or encloses them, is found first. */
-export function isOfLines(solution: Solution | undefined, { quantity, also, outcome }: View): boolean {
-  const acts = solution?.outcomes[outcome];
-  return [quantity, ...also].every((one) => one === 'none' || isLine(one)) && !(acts && isRange(acts));
-}
-
 /** What shows the chosen quantity: of a structure that carries by tension and compression the members themselves, as bars; else diagrams. */
 function* diagramSteps(solution: Solution, model: Model, view: View): Steps<DiagramParts> {
   const { quantity, outcome } = view;
   if (quantity === 'none') return NO_DIAGRAM;
-  const governing = governingValues(solution, outcome, quantity);
+  const governing = yield* governingInSteps(solution, outcome, quantity);
   if (!governing) return NO_DIAGRAM;
   yield;
   const members = membersInFront(model, view);
@@ -222,8 +214,10 @@ function* diagramSteps(solution: Solution, model: Model, view: View): Steps<Diag
   const said = (speaking: readonly DrawnMember[]): Label[] =>
     view.values === 'none' ? [] : diagramLabels(model, drawn, speaking, governing, view);
   const coloured = colouredOf(solution, view);
-  if (coloured)
-    return { areColoured: true, items: [...colouredItems(coloured, members, largestOf(governing), view), ...said(members)] };
+  if (coloured) {
+    const colours = yield* colouredInSteps(coloured, members, largestOf(governing), view);
+    return { areColoured: true, items: [...colours, ...said(members)] };
+  }
   const leans = mitresOf(model, drawn, members);
   const near = isCrowded(model, view) ? nearness(model, view) : undefined;
   const bent = isLineDrawn(drawn) ? { ...drawn, factor: drawn.metresPerUnit } : undefined;
@@ -232,7 +226,7 @@ function* diagramSteps(solution: Solution, model: Model, view: View): Steps<Diag
     bent ? [deflectedPath(bent, member, view, 'asked for')] : whole(member, leans.get(member.index));
   const outlineOf = (member: DrawnMember, lines: Hairlines): void =>
     bent ? deflectedOutline(lines, bent, member, view, 'asked for') : outline(lines, member, leans.get(member.index));
-  const items = near ? standing(members, near, itemsOn, outlineOf) : members.flatMap(itemsOn);
+  const items = near ? yield* standing(members, near, itemsOn, outlineOf) : yield* inSteps(members, AT_ONCE, itemsOn);
   yield;
   // Of a crowd what stands behind loses its words; what governs is said wherever it stands.
   const isLargest = ({ index }: DrawnMember): boolean => index === governing.max.member || index === governing.min.member;
@@ -258,8 +252,8 @@ const standing = (
   near: (depth: number) => number,
   itemsOn: (member: DrawnMember) => readonly Item[],
   outlineOf: (member: DrawnMember, lines: Hairlines) => void,
-): Item[] =>
-  inDepth(
+): Steps<Item[]> =>
+  inDepthInSteps(
     members.map((member) => ({
       near: near(member.depth),
       items: () => itemsOn(member),
@@ -281,7 +275,6 @@ function deflectedLines(
   const drawn = { solution, outcome, factor };
   const line = (member: DrawnMember): Item[] => [deflectedPath(drawn, member, view, 'besides')];
   if (!isCrowded(model, view)) return members.flatMap(line);
-  return standing(members, nearness(model, view), line, (member, lines) =>
-    deflectedOutline(lines, drawn, member, view, 'besides'),
-  );
+  const outline = (member: DrawnMember, lines: Hairlines): void => deflectedOutline(lines, drawn, member, view, 'besides');
+  return finished(standing(members, nearness(model, view), line, outline));
 }

@@ -1,8 +1,7 @@
 import { defaultDisplay, type DisplayUnits } from '@rigid-beam/core/quantities/display';
 import type { Model } from '@rigid-beam/core/model/model';
 import { quantityTable, unitOfQuantity } from '@rigid-beam/core/results/quantities';
-import { quantityExtremes } from '@rigid-beam/core/results/read-quantity';
-import { inkOf, drawnSide, standsOn, tipOf, type DrawnQuantity } from './diagram-items';
+import { drawnSide, extremesOn, inkOf, standsOn, tipOf, type DrawnQuantity } from './diagram-items';
 import type { Governing } from './diagram-scale';
 import type { Label } from './display-list';
 import type { DrawnMember } from './geometry';
@@ -62,17 +61,15 @@ function nodeAt({ members }: Model, { member, x }: Found): string | undefined {
 const rankOf = ({ value, isGoverning, isPointed }: Found, size: number): number =>
   (isGoverning ? 1000 : isPointed ? 500 : 70) + (20 * Math.abs(value)) / size;
 
-function extremesOf(
-  { solution, outcome, quantity }: DrawnQuantity,
-  member: DrawnMember,
-  governing: Governing,
-  size: number,
-  view: View,
-): Found[] {
-  const own = quantityExtremes(solution, outcome, member.index, quantity);
+function extremesOf(drawn: DrawnQuantity, member: DrawnMember, governing: Governing, size: number, view: View): Found[] {
+  const { quantity } = drawn;
+  const isPointed = view.pointed === member.id;
+  const governs = [governing.max, governing.min].some((one) => one.member === member.index);
+  // From far away only what governs is said.
+  if (!governs && !isPointed && view.weight < SKETCHED) return [];
+  const own = extremesOn(drawn)(member.index);
   if (!own) return [];
   const { max, min } = own;
-  const isPointed = view.pointed === member.id;
   // A constant value stands in the middle of its member.
   const isConstant = max.value - min.value < 1e-6 * size;
   const isOne = isConstant || quantityTable[quantity].derived?.isMagnitude === true;
@@ -80,7 +77,6 @@ function extremesOf(
     const isGoverning = [governing.max, governing.min].some(
       (one) => one.member === member.index && one.x === x && one.value === value && Math.abs(value) >= SMALL * size,
     );
-    // From far away only what governs is said.
     if (!isGoverning && !isPointed && view.weight < SKETCHED) return [];
     if (Math.abs(value) < SMALL * size && !(isPointed && Math.abs(value) > 1e-9 * size)) return [];
     return [{ member, x: isConstant ? member.length / 2 : x, value, isGoverning, isPointed }];

@@ -83,8 +83,8 @@ async function frames(page, act) {
 }
 
 /**
- * Medians of the time from a choice to the frame that begins with its picture on the screen. Of another quantity, and again, for what was looked at last; of another case or
- * sum beside what acts, or far off in the strip, all of which are drawn ahead; and of an envelope, which is drawn ahead of a small structure only.
+ * Medians of the time from a choice to the frame that begins with its picture on the screen. Of another quantity, and again, for what was looked at last; of a quantity that is derived; of another case or
+ * sum beside what acts, or far off in the strip; and of an envelope: all of which are drawn ahead.
  */
 async function chosen(page) {
   await page.evaluate(() => {
@@ -123,6 +123,8 @@ async function chosen(page) {
   await all(quantities, six);
   const first = await all(quantities, six);
   const again = await all(quantities, [4, 5, 4, 5, 4, 5]);
+  // The resultant moment, and movements along the structure's axes.
+  const derived = await all(quantities, [6, 9, 10, 11, 6, 9, 10, 11]);
   await all(cases, six);
   const other = await all(cases, six);
   // The envelopes and the sums stand behind the cases.
@@ -133,7 +135,7 @@ async function chosen(page) {
   await all(cases, sums);
   const sum = await all(cases, sums);
   await all(cases, sums);
-  return { first, again, other, sum, far: await all(cases, [9, 3, 7, 1, 10, 4, 6]), envelope };
+  return { first, again, derived, other, sum, far: await all(cases, [9, 3, 7, 1, 10, 4, 6]), envelope };
 }
 
 async function carried(page, button) {

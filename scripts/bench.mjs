@@ -269,15 +269,14 @@ Medians of the time between frames in the real browser (which paints without a G
 moves, what was painted is only laid elsewhere; while a look turns, only members are drawn; while a node is dragged, every step is
 solved and drawn with its diagrams, of a large structure as outlines and without loads and figures (docs/decisions/018). Another
 quantity that is chosen has diagrams, places of texts and paint of its own, beside what stays, and another case, or a sum of six, loads and
-a deflected line too (33 ms for 1,056 members, 100 ms for 10,582, from the choice to the picture). The last few of them are only painted, and so is what was drawn ahead: twelve cases and sums
-about the one that acts, the other quantities, and what the pointer is over (docs/decisions/079). An envelope of six sums is found when it is looked at, of a
-small structure ahead.
+a deflected line too (33 ms for 1,056 members, 100 ms for 10,582, from the choice to the picture). The last few of them are only painted, and so is what was drawn ahead: twelve cases, sums and envelopes
+about the one that acts, the other quantities, and what the pointer is over (docs/decisions/079).
 
-| model | hover | pan | turn | drag a node | another quantity | one of the last few again | the next case | the next sum | one six places away | an envelope |
-|---|---|---|---|---|---|---|---|---|---|---|---|
+| model | hover | pan | turn | drag a node | another quantity | one of the last few again | one that is derived | the next case | the next sum | one six places away | an envelope |
+|---|---|---|---|---|---|---|---|---|---|---|---|---|
 ${sheet
-  .map(({ name, hover, pan, turn, drag, first, again, other, sum, far, envelope }) => {
-    const times = [hover, pan, turn, drag, first, again, other, sum, far, envelope];
+  .map(({ name, hover, pan, turn, drag, first, again, derived, other, sum, far, envelope }) => {
+    const times = [hover, pan, turn, drag, first, again, derived, other, sum, far, envelope];
     return `| ${name} | ${times.map((time) => (time === undefined ? '' : milliseconds(time))).join(' | ')} |`;
   })
   .join('\n')}

@@ -5,7 +5,7 @@ import type { Results } from '@rigid-beam/core/results/results';
 import { placeLabelsIn } from '@rigid-beam/drawing/place-labels';
 import { lookFrom } from '@rigid-beam/drawing/projection';
 import { itemsOf } from '@rigid-beam/drawing/sheet-items';
-import { finished, type Steps } from '@rigid-beam/drawing/steps';
+import { finished, type Steps } from '@rigid-beam/core/steps';
 import { plainView } from '@rigid-beam/drawing/view';
 import { spaceBuilding } from '../../bench/structures';
 import { beginning, type EditorState } from '../editor/editor-state';
@@ -127,6 +127,25 @@ test('what the pointer is over, and what stands beside what acts, is drawn when 
   ahead.forget();
   ahead.drawing(asked(state));
   expect(makes).toEqual([...all, '1 Mz', '1 uX', '1 Mz']);
+});
+
+test('what may be asked for next stays longest of what was made ahead', () => {
+  const makes: string[] = [];
+  const ahead = new DrawnAhead((one) => {
+    makes.push(`${one.view.outcome} ${one.view.quantity}`);
+    return make(one);
+  });
+  // Each of them draws outcomes ahead that no other asks for: in the end more than are kept.
+  const lines = ['N', 'Vy', 'Vz', 'T', 'My', 'Mz', 'v', 'w'] as const;
+  for (const quantity of [...lines, ...lines]) {
+    const state: EditorState = { ...first, quantity };
+    ahead.drawing(asked(state));
+    ahead.prepare(() => likelyNext(state).map((place) => asked({ ...state, ...place })));
+    rest();
+  }
+  const of = (quantity: string): string[] => makes.filter((one) => one === `1 ${quantity}`);
+  for (const quantity of [...lines, 'M', 'uX', 'uY', 'uZ', 'sigma', 'sigmaV'].filter((one) => one !== 'N'))
+    expect(of(quantity)).toHaveLength(1);
 });
 
 test('what is asked for while it is made ahead is made to its end, not anew', () => {

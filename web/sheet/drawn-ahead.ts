@@ -3,7 +3,7 @@ import type { Item } from '@rigid-beam/drawing/display-list';
 import { sameView } from '@rigid-beam/drawing/ground';
 import type { PlacedLabel } from '@rigid-beam/drawing/place-labels';
 import type { SheetPart } from '@rigid-beam/drawing/sheet-items';
-import type { Steps } from '@rigid-beam/drawing/steps';
+import type { Steps } from '@rigid-beam/core/steps';
 import type { View } from '@rigid-beam/drawing/view';
 import type { EditorState } from '../editor/editor-state';
 
@@ -54,6 +54,8 @@ export class DrawnAhead {
   private idle = 0;
   /** What was begun ahead and is not made yet. */
   private begun: Work | undefined;
+  /** What may be asked for next, as was told last. */
+  private wanted: readonly Asked[] = [];
   /** So many drawings in turn had too long a step; one may, as the first of its kind is not compiled yet. */
   private slow = 0;
 
@@ -90,14 +92,21 @@ export class DrawnAhead {
     return value;
   }
 
-  /** What is made ahead does not take the place of what was looked at; it stays as long as the camera does. */
+  /**
+   * What is made ahead does not take the place of what was looked at last; it stays as long as the camera does, as does what was looked at before, and what may be
+   * asked for next stays longest.
+   */
   private keep(one: Kept): void {
     const { drawn, camera } = one.asked;
-    const others = this.kept.filter(
-      ({ asked, made, why }) => asked.drawn === drawn && (asked.camera === camera || why === 'looked at') && made !== one.made,
-    );
-    const of = (why: Kept['why']): readonly Kept[] => [...others, one].filter((each) => each.why === why).slice(-MOST[why]);
-    this.kept = [...of('ahead'), ...of('looked at')];
+    const all = [...this.kept.filter(({ asked, made }) => asked.drawn === drawn && made !== one.made), one];
+    const looked = all.filter(({ why }) => why === 'looked at').slice(-MOST['looked at']);
+    const ahead = all.filter((each) => each.asked.camera === camera && !looked.includes(each));
+    const isWanted = ({ asked }: Kept): boolean => this.wanted.some((each) => isSame(each, asked));
+    if (ahead.length > MOST.ahead) {
+      const first = ahead.findIndex((each) => !isWanted(each));
+      ahead.splice(Math.max(0, first), 1);
+    }
+    this.kept = [...ahead, ...looked];
   }
 
   private find(one: Asked): DrawnView | undefined {
@@ -115,8 +124,8 @@ export class DrawnAhead {
   /** `left`: so many more are begun, whatever becomes of them. */
   private goOn(next: () => readonly Asked[], left: number = MOST.ahead): void {
     this.idle = requestIdleCallback((time) => {
-      const wanted = this.slow > 1 ? [] : next().slice(0, MOST.ahead);
-      const asked = wanted.find((one) => !this.find(one));
+      this.wanted = this.slow > 1 ? [] : next().slice(0, MOST.ahead);
+      const asked = this.wanted.find((one) => !this.find(one));
       const work = asked && this.workOn(asked);
       const stays = left - (work === this.begun ? 0 : 1);
       if (!work || stays < 0) return;
@@ -141,4 +150,8 @@ export class DrawnAhead {
 }
 
 const isSame = (one: Asked, other: Asked): boolean =>
-  one.drawn === other.drawn && one.camera === other.camera && sameView(one.view, other.view);
+  one.view.outcome === other.view.outcome &&
+  one.view.quantity === other.view.quantity &&
+  one.drawn === other.drawn &&
+  one.camera === other.camera &&
+  sameView(one.view, other.view);

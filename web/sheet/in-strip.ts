@@ -28,7 +28,7 @@ const [ABOUT, BESIDE] = [12, 4];
 
 /**
  * What may be looked at next, the likeliest first: what is pointed at, what stands beside the acting outcome in the strip, the other
- * quantities, what stands further off in the strip, and quantities that are derived.
+ * quantities, those that are derived last, and what stands further off in the strip.
  */
 export function likelyNext(state: EditorState): readonly Partial<Pane>[] {
   const { stage, switches, drawn, governing, unlisted, pointedAt, beside } = state;
@@ -45,5 +45,5 @@ export function likelyNext(state: EditorState): readonly Partial<Pane>[] {
   const [lines, derived] = [true, false].map((is) =>
     quantities.flatMap((quantity) => (isLine(quantity) === is ? { quantity } : [])),
   );
-  return [...(pointedAt ? [pointedAt] : []), ...about.slice(0, BESIDE), ...lines!, ...about.slice(BESIDE), ...derived!];
+  return [...(pointedAt ? [pointedAt] : []), ...about.slice(0, BESIDE), ...lines!, ...derived!, ...about.slice(BESIDE)];
 }

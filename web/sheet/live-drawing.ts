@@ -1,5 +1,4 @@
 import type { StoreApi } from 'zustand/vanilla';
-import type { Model } from '@rigid-beam/core/model/model';
 import { screenX, screenY, worldX, worldY, type Camera } from '@rigid-beam/drawing/camera';
 import type { Item, Label } from '@rigid-beam/drawing/display-list';
 import { paperItems } from '@rigid-beam/drawing/grid-items';
@@ -11,10 +10,10 @@ import { colouredOf } from '@rigid-beam/drawing/coloured-items';
 import { inkOf } from '@rigid-beam/drawing/diagram-items';
 import { movingItems } from '@rigid-beam/drawing/moving-items';
 import { deflectionOf } from '@rigid-beam/drawing/drawn-scale';
-import { isOfLines, itemsOf, type SheetPart } from '@rigid-beam/drawing/sheet-items';
+import { itemsOf, type SheetPart } from '@rigid-beam/drawing/sheet-items';
 import { isOn } from '@rigid-beam/drawing/stage-view';
 import type { View } from '@rigid-beam/drawing/view';
-import { finished, type Steps } from '@rigid-beam/drawing/steps';
+import { finished, type Steps } from '@rigid-beam/core/steps';
 import { LARGE } from '@rigid-beam/drawing/level-of-detail';
 import { DrawnAhead, type Asked, type DrawnView } from './drawn-ahead';
 import type { Drawn } from './framing';
@@ -307,15 +306,13 @@ export class LiveDrawing {
       if (this.stale || this.isAwaited || !this.isStill || isTurning || camera.width === 0) return [];
       return likelyNext(state)
         .map((place) => this.asked(camera, 'still', { ...state, ...place }))
-        .filter(({ drawn, view }) => isPlain(view) && (isSmall(drawn.model) || isOfLines(drawn.results?.solution, view)));
+        .filter(({ view }) => isPlain(view));
     }, after);
   }
 }
 
 /** Whether nothing is drawn in place of results that changes as it is dragged. */
 const isPlain = ({ influence, cut }: View): boolean => influence === undefined && cut === undefined;
-/** Whether what follows from results is found soon enough to be drawn before anybody asks for it. */
-const isSmall = ({ members }: Model): boolean => members.length <= LARGE;
 
 /** Pixels around a text in which its figure need not be written again. */
 const CLOSE = 70;

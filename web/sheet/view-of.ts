@@ -9,7 +9,7 @@ import type { Seen } from '@rigid-beam/drawing/geometry';
 import type { WorkPlane } from '@rigid-beam/drawing/projection';
 import { quickItems } from '@rigid-beam/drawing/quick-items';
 import { sheetSteps, type SheetPart } from '@rigid-beam/drawing/sheet-items';
-import { finished, type Steps } from '@rigid-beam/drawing/steps';
+import { finished, type Steps } from '@rigid-beam/core/steps';
 import { once } from '@rigid-beam/core/once';
 import { isOn, viewOfStage } from '@rigid-beam/drawing/stage-view';
 import type { View } from '@rigid-beam/drawing/view';
