@@ -10,7 +10,7 @@ import { plainView } from '@rigid-beam/drawing/view';
 import { spaceBuilding } from '../../bench/structures';
 import { beginning, type EditorState } from '../editor/editor-state';
 import { DrawnAhead, type Asked, type DrawnView } from './drawn-ahead';
-import { likelyNext } from './in-strip';
+import { goesThrough, likelyNext } from './in-strip';
 import { partsInSteps, viewOf } from './view-of';
 
 const frame = spaceBuilding(2, 2, 3, 3);
@@ -222,6 +222,21 @@ test.each([
   ahead.prepare(next);
   rest();
   expect(made).toEqual(expected);
+});
+
+test('whoever goes through outcomes finds those further off first, whoever goes through quantities these', () => {
+  const cases = Array.from({ length: 9 }, (_, i) => ({ ...frame.cases[0]!, id: `c${i}` }));
+  const many = { model: { ...frame, cases }, results: drawn.results };
+  const kinds = (goes: 'outcomes' | 'quantities'): string =>
+    likelyNext({ ...first, drawn: many, acting: 'c4' }, goes).map(({ acting }) => (acting ? 'o' : 'q')).join(''); // oxfmt-ignore
+  expect(kinds('outcomes')).toMatch(/^o{8}q+$/);
+  expect(kinds('quantities')).toMatch(/^o{4}q+o{4}$/);
+  const view = (place: Partial<EditorState>) => asked({ ...first, ...place }).view;
+  const [here, other, quantity] = [view({}), view({ acting: 'all' }), view({ quantity: 'N' })];
+  expect(goesThrough(undefined, here, 'quantities')).toBe('quantities');
+  expect(goesThrough(here, other, 'quantities')).toBe('outcomes');
+  expect(goesThrough(here, here, 'outcomes')).toBe('outcomes');
+  expect(goesThrough(here, quantity, 'outcomes')).toBe('quantities');
 });
 
 test('beside each other, and where nothing of an outcome is drawn, nothing is likely', () => {

@@ -2,7 +2,7 @@ import { listed, type Listed } from '@rigid-beam/core/combinations/listed';
 import { once } from '@rigid-beam/core/once';
 import { isLine } from '@rigid-beam/core/results/quantities';
 import { isOn } from '@rigid-beam/drawing/stage-view';
-import { quantitiesDrawn } from '@rigid-beam/drawing/view';
+import { quantitiesDrawn, type View } from '@rigid-beam/drawing/view';
 import { actingIndex, quantityOf, type EditorState } from '../editor/editor-state';
 import type { Pane } from '../editor/view-state';
 
@@ -26,11 +26,18 @@ export const shownIn = (all: readonly Listed[], unlisted: EditorState['unlisted'
 /** So many outcomes about the acting one: a few more than stand in view with it; and those beside it. */
 const [ABOUT, BESIDE] = [12, 4];
 
+/** What somebody goes through, one after the other. */
+export type Goes = 'outcomes' | 'quantities';
+
+/** What somebody goes through who looks at this after that, having gone through something before. */
+export const goesThrough = (before: View | undefined, now: View, goes: Goes): Goes =>
+  before && before.outcome !== now.outcome ? 'outcomes' : before && before.quantity !== now.quantity ? 'quantities' : goes;
+
 /**
- * What may be looked at next, the likeliest first: what is pointed at, what stands beside the acting outcome in the strip, the other
- * quantities, those that are derived last, and what stands further off in the strip.
+ * What may be looked at next, the likeliest first: what is pointed at, what stands beside the acting outcome in the strip, and then the other
+ * quantities, those that are derived last, before or after what stands further off in the strip.
  */
-export function likelyNext(state: EditorState): readonly Partial<Pane>[] {
+export function likelyNext(state: EditorState, goes: Goes = 'quantities'): readonly Partial<Pane>[] {
   const { stage, switches, drawn, governing, unlisted, pointedAt, beside } = state;
   if (beside || !(isOn(stage, switches, 'diagram') || isOn(stage, switches, 'loads'))) return [];
   const { cases, combinations } = drawn.model;
@@ -45,5 +52,7 @@ export function likelyNext(state: EditorState): readonly Partial<Pane>[] {
   const [lines, derived] = [true, false].map((is) =>
     quantities.flatMap((quantity) => (isLine(quantity) === is ? { quantity } : [])),
   );
-  return [...(pointedAt ? [pointedAt] : []), ...about.slice(0, BESIDE), ...lines!, ...derived!, ...about.slice(BESIDE)];
+  const further = about.slice(BESIDE);
+  const then = goes === 'outcomes' ? [...further, ...lines!, ...derived!] : [...lines!, ...derived!, ...further];
+  return [...(pointedAt ? [pointedAt] : []), ...about.slice(0, BESIDE), ...then];
 }

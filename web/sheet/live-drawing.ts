@@ -17,7 +17,7 @@ import { finished, type Steps } from '@rigid-beam/core/steps';
 import { LARGE } from '@rigid-beam/drawing/level-of-detail';
 import { DrawnAhead, type Asked, type DrawnView } from './drawn-ahead';
 import type { Drawn } from './framing';
-import { likelyNext } from './in-strip';
+import { goesThrough, likelyNext, type Goes } from './in-strip';
 import type { Palette } from './paint';
 import { Painter, type Picture } from './painter';
 import { SolidLayer } from './solid/solid-layer';
@@ -57,6 +57,9 @@ export class LiveDrawing {
   private readonly painter: Painter;
   private frame = 0;
   private stale = true;
+  /** What was looked at last, and what the reader goes through. */
+  private looked: View | undefined;
+  private goes: Goes = 'quantities';
   private readonly swing = new Swing();
   private readonly sway = new Sway();
   private readonly bodies: SolidLayer;
@@ -282,6 +285,8 @@ export class LiveDrawing {
     const look = this.isAwaited || isTurning ? 'turning' : 'still';
     const asked = this.asked(camera, look);
     const stays = look === 'still' && this.isStill && isPlain(asked.view);
+    this.goes = goesThrough(this.looked, asked.view, this.goes);
+    this.looked = asked.view;
     ({
       parts: this.parts,
       items: this.items,
@@ -304,7 +309,7 @@ export class LiveDrawing {
       const state = this.owner.state();
       const { camera, isTurning } = this.owner.from();
       if (this.stale || this.isAwaited || !this.isStill || isTurning || camera.width === 0) return [];
-      return likelyNext(state)
+      return likelyNext(state, this.goes)
         .map((place) => this.asked(camera, 'still', { ...state, ...place }))
         .filter(({ view }) => isPlain(view));
     }, after);
