@@ -224,6 +224,31 @@ test.each([
   expect(made).toEqual(expected);
 });
 
+test('a machine that was slow for a moment is tried again after the next look', () => {
+  const made: number[] = [];
+  let time = 120;
+  const ahead = new DrawnAhead(function* (one) {
+    made.push(one.view.outcome);
+    jest.advanceTimersByTime(time);
+    yield;
+    return yield* make(one);
+  });
+  const look = (acting: string): void => {
+    const state: EditorState = { ...first, acting };
+    ahead.drawing(asked(state));
+    ahead.prepare(() => outcomesNext(state).map((place) => asked({ ...state, ...place })));
+    rest();
+  };
+  look(ids[1]!);
+  expect(made).toEqual([1, 2]);
+  // Still slow: one more is made, and no other.
+  look(ids[2]!);
+  expect(made).toEqual([1, 2, 3]);
+  time = 10;
+  look(ids[2]!);
+  expect([...made].sort()).toEqual([0, 1, 2, 3, 4]);
+});
+
 test('whoever goes through outcomes finds those further off first, whoever goes through quantities these', () => {
   const cases = Array.from({ length: 9 }, (_, i) => ({ ...frame.cases[0]!, id: `c${i}` }));
   const many = { model: { ...frame, cases }, results: drawn.results };

@@ -69,6 +69,8 @@ export class DrawnAhead {
       while (!made) made = this.step(work);
     }
     this.keep({ asked, made, why: 'looked at' });
+    // A machine that was slow for a moment is tried again with each look.
+    this.slow = Math.min(this.slow, 1);
     return made;
   }
 
