@@ -35,7 +35,7 @@ interface Work {
   longest: number;
 }
 
-/** So many drawings stay that were looked at last, and that were made ahead. */
+/** So many drawings stay that were looked at last, and that were made ahead or looked at before. */
 const MOST = { 'looked at': 4, ahead: 28 } as const;
 /** Milliseconds for which nothing changes before anything is drawn ahead, and for which the pointer stays over a choice. */
 const RESTING = { looked: 150, pointed: 20 } as const;

@@ -29,7 +29,7 @@ const [ABOUT, BESIDE] = [12, 4];
 /** What somebody goes through, one after the other. */
 export type Goes = 'outcomes' | 'quantities';
 
-/** What somebody goes through who looks at this after that, having gone through something before. */
+/** What the reader goes through who looked at one view and looks at another now; where neither outcome nor quantity changed, the same as before. */
 export const goesThrough = (before: View | undefined, now: View, goes: Goes): Goes =>
   before && before.outcome !== now.outcome ? 'outcomes' : before && before.quantity !== now.quantity ? 'quantities' : goes;
 
