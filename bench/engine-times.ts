@@ -277,10 +277,11 @@ const measurements: Record<string, () => object> = {
   },
   reading: () => {
     const base = spaceBuilding(5, 5, 11, 10);
+    // No two of them alike: of equal ones only the first could govern.
     const sums = Array.from({ length: 50 }, (_, i) => ({
       id: `U${i}`,
       type: 'sum' as const,
-      factors: Object.fromEntries(base.cases.map(({ id }, k) => [id, 1 + ((i * 7 + k * 3) % 5) / 10])),
+      factors: Object.fromEntries(base.cases.map(({ id }, k) => [id, 1 + (((i + 1) * (k + 3) * 37) % 97) / 200])),
     }));
     const envelope = { id: 'U', type: 'envelope' as const, of: sums.map(({ id }) => id) };
     const model = { ...base, combinations: [...sums, envelope] };

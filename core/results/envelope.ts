@@ -2,8 +2,9 @@ import { countingCases } from '../combinations/counting-cases';
 import { once } from '../once';
 import { COINCIDENT } from './breakpoints';
 import type { Sum } from './derived/derived';
-import { blockOf, weightsOf } from './envelope-block';
-import { addShifted, evaluate, isNowherePositive, signChanges, writeBernstein } from './polynomial';
+import { blockOf, weightsOf, type Block } from './envelope-block';
+import { largestOf } from './largest';
+import { writeBernstein } from './polynomial';
 import { degreeOf, isStored, offsetOf, type LineQuantity } from './quantities';
 import type { Solution, StructuralResponse } from './results';
 
@@ -26,36 +27,54 @@ export function governing(
   side: 1 | -1,
 ): Stretch[] {
   const { solved, sums } = inTheRunning(parts, solution);
-  const { from, to, width, cases } = piecesOf(solved, solution, m);
+  const block = piecesOf(solved, solution, m);
   const slack = COINCIDENT * solution.structure.lengths[m]!;
-  const terms = (typeof quantity === 'string' ? [[quantity, 1] as const] : quantity).filter(([one]) => isStored(width, one));
-  const isHeld = terms.length > 0;
-  const isPlain = terms.length === 1 && terms[0]![1] === 1;
-  const degree = Math.max(0, ...terms.map(([one]) => degreeOf(one)));
-  const size = degree + 1;
-  const bounds = new Float64Array(size * cases.length);
+  const { size, pieces } = polynomialsOf(block, quantity, sums);
   const stretches: Stretch[] = [];
-  for (let piece = 0; piece < from.length; piece++) {
-    const length = to[piece]! - from[piece]!;
-    const at = isPlain ? width * piece + offsetOf(terms[0]![0]) : 0;
-    const own = isPlain ? cases : cases.map((coefficients) => summed(coefficients, width * piece, terms, size));
-    if (isHeld) own.forEach((coefficients, c) => writeBernstein({ coefficients, at, degree }, length, bounds, size * c));
-    // What certainly lies under another all along is out of the running; the polynomials of the others are made.
-    const left = isHeld ? notUnder(sums, bounds, size, side) : [0];
-    const polynomials = left.map((part) => {
+  for (const [piece, { length, own, at, bernstein }] of pieces.entries()) {
+    const from = block.from[piece]!;
+    const powers = (part: number): Float64Array => {
       const polynomial = new Float64Array(size);
-      if (isHeld)
-        for (let i = sums.first[part]!; i < sums.first[part + 1]!; i++) {
-          const [coefficients, factor] = [own[sums.solved[i]!]!, side * sums.factors[i]!];
-          for (let k = 0; k < size; k++) polynomial[k]! += factor * coefficients[at + k]!;
-        }
+      for (let i = sums.first[part]!; i < sums.first[part + 1]!; i++) {
+        const coefficients = own[sums.solved[i]!]!;
+        const factor = side * sums.factors[i]!;
+        for (let k = 0; k < size; k++) polynomial[k]! += factor * coefficients[at + k]!;
+      }
       return polynomial;
-    });
-    for (const { by, ...one } of largestOf(polynomials, length, slack))
-      stretches.push({ from: from[piece]! + one.from, to: from[piece]! + one.to, outcome: parts[left[by]!]! });
+    };
+    for (const one of largestOf({ bernstein, side, count: sums.count, size, length, powers }, slack))
+      stretches.push({ from: from + one.from, to: from + one.to, outcome: parts[one.by]! });
   }
   return stretches;
 }
+
+/** A quantity on a piece: what was solved, whose polynomials begin `at` a place of its numbers, and the Bernstein coefficients of all sums of it. */
+interface PieceOfSums {
+  readonly length: number;
+  readonly own: readonly Float64Array[];
+  readonly at: number;
+  readonly bernstein: Float64Array;
+}
+
+/** A quantity on the pieces of a member, `size` coefficients each; of what is not held all are zero. Both sides are mostly asked for, one after the other. */
+const polynomialsOf = once(
+  ({ from, to, width, cases }: Block, quantity: LineQuantity | Sum, sums: Sums): { size: number; pieces: PieceOfSums[] } => {
+    const all = typeof quantity === 'string' ? [[quantity, 1] as const] : quantity;
+    const terms = all.filter(([one]) => isStored(width, one));
+    const isPlain = terms.length === 1 && terms[0]![1] === 1;
+    const degree = Math.max(0, ...terms.map(([one]) => degreeOf(one)));
+    const size = degree + 1;
+    const bounds = new Float64Array(size * cases.length);
+    const pieces = Array.from(from, (start, piece): PieceOfSums => {
+      const length = to[piece]! - start;
+      const at = isPlain ? width * piece + offsetOf(terms[0]![0]) : 0;
+      const own = isPlain ? cases : cases.map((coefficients) => summed(coefficients, width * piece, terms, size));
+      own.forEach((coefficients, c) => writeBernstein({ coefficients, at, degree }, length, bounds, size * c));
+      return { length, own, at, bernstein: added(sums, bounds, size) };
+    });
+    return { size, pieces };
+  },
+);
 
 /** The polynomial of a sum of quantities on the piece whose numbers begin at a place. */
 function summed(coefficients: Float64Array, at: number, terms: Sum, size: number): Float64Array {
@@ -65,31 +84,18 @@ function summed(coefficients: Float64Array, at: number, terms: Sum, size: number
   return sum;
 }
 
-/**
- * Of some sums of polynomials those that do not certainly lie under the one with the greatest mean, which is among them; in their order, and
- * of equal ones the first. `bounds`: by what is summed its Bernstein coefficients, `size` each.
- */
-function notUnder({ count, first, solved, factors }: Sums, bounds: Float64Array, size: number, side: 1 | -1): number[] {
+/** The sums of polynomials given by their Bernstein coefficients `own`, `size` each. */
+function added({ count, first, solved, factors }: Sums, own: Float64Array, size: number): Float64Array {
   const all = new Float64Array(size * count);
-  let [best, most] = [0, -Infinity];
   for (let part = 0; part < count; part++) {
     const to = size * part;
     for (let i = first[part]!; i < first[part + 1]!; i++) {
       const from = size * solved[i]!;
-      const factor = side * factors[i]!;
-      for (let k = 0; k < size; k++) all[to + k]! += factor * bounds[from + k]!;
+      const factor = factors[i]!;
+      for (let k = 0; k < size; k++) all[to + k]! += factor * own[from + k]!;
     }
-    let mean = 0;
-    for (let k = 0; k < size; k++) mean += all[to + k]!;
-    if (mean > most) [best, most] = [part, mean];
   }
-  const left: number[] = [];
-  for (let i = 0; i < count; i++) {
-    let isUnder = i !== best;
-    for (let k = 0; k < size && isUnder; k++) isUnder = all[size * i + k]! <= all[size * best + k]!;
-    if (!isUnder) left.push(i);
-  }
-  return left;
+  return all;
 }
 
 /** The same with what one outcome governs on both sides of a cut as one. */
@@ -140,60 +146,3 @@ const inTheRunning = once((parts: readonly number[], solution: Solution): InTheR
     },
   };
 });
-
-/** A part of a piece on which one polynomial is the largest. */
-interface Governed {
-  readonly from: number;
-  readonly to: number;
-  readonly by: number;
-}
-
-/**
- * Which of some polynomials is the largest on [0, length]. The one that is so in the middle is asked first: most of the others lie under it
- * all along, and are out of the running with hardly any work. Of equal ones the first governs.
- */
-function largestOf(all: readonly Float64Array[], length: number, slack: number): Governed[] {
-  const degree = all[0]!.length - 1;
-  let champion = 0;
-  let most = evaluate(all[0]!, 0, degree, length / 2);
-  for (let i = 1; i < all.length; i++) {
-    const value = evaluate(all[i]!, 0, degree, length / 2);
-    if (value > most) [champion, most] = [i, value];
-  }
-  const gain = new Float64Array(degree + 1);
-  const seen = new Float64Array(degree + 1);
-  /** By how much one is larger than another, seen from s; good until it is asked for again. */
-  const over = (one: number, other: number, s: number): Float64Array => {
-    for (let k = 0; k <= degree; k++) gain[k] = all[one]![k]! - all[other]![k]!;
-    if (s === 0) return gain;
-    addShifted({ coefficients: gain, at: 0, degree }, s, 1, seen.fill(0), 0);
-    return seen;
-  };
-  let current: Governed[] = [{ from: 0, to: length, by: champion }];
-  for (let i = 0; i < all.length; i++) {
-    if (i === champion || isNowherePositive(over(i, champion, 0), length)) continue;
-    const next = current.flatMap((stretch) => {
-      const long = stretch.to - stretch.from;
-      const difference = over(i, stretch.by, stretch.from);
-      if (isNowherePositive(difference, long)) return [stretch];
-      const cuts = signChanges(difference, long).filter((x) => x > slack && x < long - slack);
-      return [...cuts, long].map((to, k): Governed => {
-        const from = cuts[k - 1] ?? 0;
-        const gains = evaluate(difference, 0, degree, (from + to) / 2) > 0;
-        return { from: stretch.from + from, to: to === long ? stretch.to : stretch.from + to, by: gains ? i : stretch.by };
-      });
-    });
-    current = joinedBy(next);
-  }
-  return current;
-}
-
-function joinedBy(stretches: readonly Governed[]): Governed[] {
-  const result: Governed[] = [];
-  for (const stretch of stretches) {
-    const last = result[result.length - 1];
-    if (last && last.by === stretch.by) result[result.length - 1] = { ...last, to: stretch.to };
-    else result.push(stretch);
-  }
-  return result;
-}

@@ -139,7 +139,9 @@ export const timesOf = (c: Float64Array, factor: number): Float64Array => c.map(
 
 /** Coefficients of the derivative. */
 export function derivative(c: Float64Array): Float64Array {
-  return Float64Array.from({ length: Math.max(1, c.length - 1) }, (_, k) => (k + 1) * (c[k + 1] ?? 0));
+  const slope = new Float64Array(Math.max(1, c.length - 1));
+  for (let k = 1; k < c.length; k++) slope[k - 1] = k * c[k]!;
+  return slope;
 }
 
 /**
@@ -148,11 +150,30 @@ export function derivative(c: Float64Array): Float64Array {
  * Zeros where the sign does not change are not reported: neither an extreme of an integral nor a crossing lies there.
  */
 export function signChanges(c: Float64Array, length: number): number[] {
-  const scaled = c.map((value, k) => value * length ** k);
-  const size = scaled.reduce((max, value) => Math.max(max, Math.abs(value)), 0);
+  const scaled = new Float64Array(c.length);
+  let power = 1;
+  let size = 0;
+  for (let k = 0; k < c.length; k++) {
+    scaled[k] = c[k]! * power;
+    size = Math.max(size, Math.abs(scaled[k]!));
+    power *= length;
+  }
   if (size === 0) return [];
   // Coefficients that are rounding beside the largest one would otherwise make up sign changes.
-  return changesOnUnit(scaled.map((value) => (Math.abs(value) < 1e-14 * size ? 0 : value))).map((t) => t * length);
+  for (let k = 0; k < c.length; k++) if (Math.abs(scaled[k]!) < 1e-14 * size) scaled[k] = 0;
+  const changes = changesOnUnit(scaled);
+  for (let i = 0; i < changes.length; i++) changes[i]! *= length;
+  return changes;
+}
+
+/**
+ * A number of the sign that a polynomial (up to degree 7) has on a part where it does not change it: the mean of its values at four places, since it
+ * may touch zero at three of them.
+ */
+export function signedMean(c: Float64Array, from: number, to: number): number {
+  let sum = 0;
+  for (let i = 1; i < 8; i += 2) sum += evaluate(c, 0, c.length - 1, from + (i / 8) * (to - from));
+  return sum / 4;
 }
 
 function changesOnUnit(c: Float64Array): number[] {

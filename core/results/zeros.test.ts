@@ -45,6 +45,18 @@ describe('zero points', () => {
     );
     expect(zeros(model, 'Vy')).toEqual(close(L / 4));
   });
+
+  test('a moment that touches zero in the middle of a piece has a sign there: it changes at the couple that follows', () => {
+    const model = beam(
+      [pin('1'), roller('2')],
+      [
+        { type: 'line', member: 'a', from: { wy: -q }, to: { at: 0.5, wy: -q } },
+        { type: 'node', node: '1', mz: (q * (L / 2) ** 2) / 8 },
+        { type: 'point', member: 'a', at: 0.5, mz: (-5 * q * (L / 2) ** 2) / 8 },
+      ],
+    );
+    expect(zeros(model, 'Mz')).toEqual(close(L / 2));
+  });
 });
 
 describe('inflection points', () => {

@@ -1,5 +1,5 @@
 import type { Diagram } from './diagram';
-import { derivative, evaluate, signChanges } from './polynomial';
+import { derivative, evaluate, signChanges, signedMean } from './polynomial';
 import { degreeOf, type LineQuantity } from './quantities';
 import { pieceOf } from './read';
 
@@ -42,9 +42,9 @@ function changes({ first, end, from, to }: Diagram, polynomial: (piece: number) 
     const inside = signChanges(c, length).filter((s) => s > 1e-9 * length && s < (1 - 1e-9) * length);
     const stops = [0, ...inside, length];
     for (let i = 0; i + 1 < stops.length; i++) {
-      const middle = (stops[i]! + stops[i + 1]!) / 2;
-      meet(from[k]! + stops[i]!, signOf(evaluate(c, 0, degree, middle)));
-      if (signOf(evaluate(c, 0, degree, middle)) !== 0) zeroFrom = from[k]! + stops[i + 1]!;
+      const here = signOf(signedMean(c, stops[i]!, stops[i + 1]!));
+      meet(from[k]! + stops[i]!, here);
+      if (here !== 0) zeroFrom = from[k]! + stops[i + 1]!;
     }
   }
   return found;
