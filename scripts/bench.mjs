@@ -317,7 +317,7 @@ what was measured in the same run vary less.
 | an influence line of a moment in it, of one case | ${milliseconds(engineTimes.influence.time)} |
 | a train of four axles that travels over ${engineTimes.travelling.run} of ${engineTimes.travelling.members} members in the plane, in a sum: extremes of all quantities on all members | ${seconds(engineTimes.travelling.time)} |
 | the same 500: largest memory of the process | ${(engineTimes.manySums.memory / 1e9).toFixed(2)} GB |
-| ${engineTimes.reading.members.toLocaleString('en')} members in space × 50 combinations: who governs the moment along every member (0.5 s) | ${seconds(engineTimes.reading.governs)} |
+| ${engineTimes.reading.members.toLocaleString('en')} members in space × 50 combinations: who governs the moment along every member (0.5 s) | ${milliseconds(engineTimes.reading.governs)} |
 | the same: ${engineTimes.reading.rows.toLocaleString('en')} end forces narrowed and put in order | ${seconds(engineTimes.reading.ordered)} |
 | the same: one step of the cursor along a run of 12 members: all quantities, and who governs (33 ms) | ${milliseconds(engineTimes.reading.step)} |
 
