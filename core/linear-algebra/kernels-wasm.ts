@@ -1,6 +1,6 @@
 import { fusedKernelBytes } from './fused-kernels-bytes';
 import { kernelBytes } from './kernels-bytes';
-import type { Kernels, SolvePlaces } from './kernels';
+import type { ColumnPlaces, Kernels, PartPlaces, SolvePlaces } from './kernels';
 import { wasmModule } from './wasm-module';
 
 /** What the compiled module exports, in `wasm/kernels.ts`: the kernels on places in bytes, flags as numbers. */
@@ -14,6 +14,9 @@ export function wasmKernels(): Kernels {
   const { reserve, exports: run } = wasmModule<Exports>(fusedKernelBytes, kernelBytes);
   const backward = ({ table, supernodes, x, together, work }: SolvePlaces, ofUnits: 0 | 1): void =>
     run().backward(4 * table, supernodes, 8 * x, together, 8 * work, ofUnits);
+  const placed = (columns: ColumnPlaces, { at, stride, count }: PartPlaces, parts: number): number[] => [
+    ...[8 * columns.at, columns.stride, 8 * at, stride, count, columns.length, 8 * parts],
+  ];
   return {
     reserve,
     gather: ({ pointers, rows, values }, { first, pivots, front, list, panel }, local) =>
@@ -30,6 +33,8 @@ export function wasmKernels(): Kernels {
     residual: ({ size, pointers, rows, values }, { x, together, b, r, sizes }) =>
       run().residual(size, 4 * pointers, 4 * rows, 8 * values, 8 * x, together, 8 * b, 8 * r, 8 * sizes),
     combine: ({ at, stride, count }, weights, length, out) => run().combine(8 * at, stride, count, 8 * weights, length, 8 * out),
+    addDots: (columns, vectors, parts) => run().addDots(...placed(columns, vectors, parts)),
+    takeTimes: (columns, vectors, parts) => run().takeTimes(...placed(columns, vectors, parts)),
     bound: (x, length, max, min) => run().bound(8 * x, length, 8 * max, 8 * min),
   };
 }

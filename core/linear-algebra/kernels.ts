@@ -62,6 +62,13 @@ export interface PartPlaces {
   readonly count: number;
 }
 
+/** A stretch, `length` numbers from `at` on, of four columns that lie `stride` numbers apart; a multiple of eight. */
+export interface ColumnPlaces {
+  readonly at: number;
+  readonly stride: number;
+  readonly length: number;
+}
+
 /**
  * The dense inner loops of factor and solve, and of sums of vectors. A panel is F × p by columns (leading dimension F), its first p
  * rows the pivots; after `factorPanel` it holds L below a diagonal of D. A pivot that is, by its size, not more than `tolerance` times the
@@ -88,6 +95,10 @@ export interface Kernels {
   readonly residual: (matrix: MatrixPlaces, places: ResidualPlaces) => void;
   /** out(i) = Σ weight(c)·part(c, i) over the parts; `length` is a multiple of eight. */
   readonly combine: (parts: PartPlaces, weights: number, length: number, out: number) => void;
+  /** Adds to four numbers at `parts` for each of some vectors its products with the columns. */
+  readonly addDots: (columns: ColumnPlaces, vectors: PartPlaces, parts: number) => void;
+  /** Takes from the columns what they have of each vector, four numbers for each at `parts`. */
+  readonly takeTimes: (columns: ColumnPlaces, vectors: PartPlaces, parts: number) => void;
   /** max(i) = max(max(i), x(i)) and min(i) = min(min(i), x(i)); `length` is even. */
   readonly bound: (x: number, length: number, max: number, min: number) => void;
 }

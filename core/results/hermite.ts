@@ -1,5 +1,5 @@
 /** Value, first and second derivative at a place. */
-export type Derivatives = readonly [value: number, first: number, second: number];
+export type Derivatives = ArrayLike<number>;
 
 /** Where the coefficients of a polynomial stand. */
 interface Target {
@@ -8,7 +8,11 @@ interface Target {
 }
 
 /** Adds the cubic, l metres long, that has these values and slopes at its start and end (Hermite). */
-export function addCubic([f0, d0]: Derivatives, [f1, d1]: Derivatives, l: number, { out, at }: Target): void {
+export function addCubic(start: Derivatives, end: Derivatives, l: number, { out, at }: Target): void {
+  const f0 = start[0]!;
+  const d0 = start[1]!;
+  const f1 = end[0]!;
+  const d1 = end[1]!;
   const rise = (f1 - f0) / l;
   out[at]! += f0;
   out[at + 1]! += d0;
@@ -17,7 +21,13 @@ export function addCubic([f0, d0]: Derivatives, [f1, d1]: Derivatives, l: number
 }
 
 /** The same with a quintic, which has the curvatures too. */
-export function addQuintic([f0, d0, c0]: Derivatives, [f1, d1, c1]: Derivatives, l: number, { out, at }: Target): void {
+export function addQuintic(start: Derivatives, end: Derivatives, l: number, { out, at }: Target): void {
+  const f0 = start[0]!;
+  const d0 = start[1]!;
+  const c0 = start[2]!;
+  const f1 = end[0]!;
+  const d1 = end[1]!;
+  const c1 = end[2]!;
   // What value, slope and curvature are off at the end behind the parabola of the start.
   const f = (f1 - f0 - l * (d0 + (l * c0) / 2)) / (l * l * l);
   const d = (d1 - d0 - l * c0) / (l * l);
@@ -31,7 +41,10 @@ export function addQuintic([f0, d0, c0]: Derivatives, [f1, d1, c1]: Derivatives,
 }
 
 /** Adds the parabola that has the value and slope of the start and the value of the end. */
-export function addParabola([f0, d0]: Derivatives, [f1]: Derivatives, l: number, { out, at }: Target): void {
+export function addParabola(start: Derivatives, end: Derivatives, l: number, { out, at }: Target): void {
+  const f0 = start[0]!;
+  const d0 = start[1]!;
+  const f1 = end[0]!;
   out[at]! += f0;
   out[at + 1]! += d0;
   out[at + 2]! += (f1 - f0 - d0 * l) / (l * l);

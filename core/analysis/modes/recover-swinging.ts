@@ -1,10 +1,11 @@
 import type { Pieces } from '../../results/breakpoints';
-import { addCubic, addParabola, addQuintic, type Derivatives } from '../../results/hermite';
+import { addCubic, addParabola, addQuintic } from '../../results/hermite';
 import { offsetOf, pieceWidth, type LineQuantity } from '../../results/quantities';
 import { recoverUnder } from '../../results/recover-cases';
 import type { StructuralResponse } from '../../results/results';
 import { MEMBER_FREEDOMS } from '../../stiffness/structure';
 import { endDisplacements } from '../../stiffness/transformation';
+import { sumAtEnd, writeSum, type Columns, type Weights } from './columns';
 import { derivativesAt, type Series } from './legendre';
 import type { Eigen } from './slowest';
 import type { Strand } from './strands';
@@ -40,28 +41,18 @@ class Lines {
   }
 
   /** A weighted sum of columns. */
-  add(quantity: LineQuantity, stretch: number, columns: readonly Series[], { weights, from }: Weights, factor: number): Line {
-    const terms = columns[0]!.length;
+  add(quantity: LineQuantity, stretch: number, columns: Columns, weights: Weights, factor: number): Line {
+    const { terms } = columns;
     let line = this.room[this.count];
     if (!line || line.series.length < terms)
       this.room[this.count] = line = { quantity, stretch, series: new Float64Array(Math.max(24, 2 * terms)), terms };
     this.count++;
-    [line.quantity, line.stretch, line.terms] = [quantity, stretch, terms];
-    const { series } = line;
-    for (let n = 0; n < terms; n++) series[n] = 0;
-    for (let j = 0; j < columns.length; j++) {
-      const column = columns[j]!;
-      const part = factor * weights[from + j]!;
-      if (part !== 0) for (let n = 0; n < terms; n++) series[n]! += part * column[n]!;
-    }
+    line.quantity = quantity;
+    line.stretch = stretch;
+    line.terms = terms;
+    writeSum(columns, weights, factor, line.series);
     return line;
   }
-}
-
-/** The numbers of a strand's columns, among those of all. */
-interface Weights {
-  readonly weights: Float64Array;
-  readonly from: number;
 }
 
 /** How a structure moves, and how its masses are accelerated against that: fields of the nodes (6n, nodes' axes), and vectors whose inner parts count. */
@@ -211,17 +202,15 @@ function atEnd({ series, terms }: Line): number {
   return sum;
 }
 
-/** A weighted sum of columns at the end of the stretch. */
-function sumAtEnd(columns: readonly Series[], { weights, from }: Weights): number {
-  return columns.reduce((sum, column, j) => sum + weights[from + j]! * column.reduce((all, term) => all + term, 0), 0);
-}
-
 /** The pieces of one member after the other, with their diagrams. */
 class GrowingPieces {
   private readonly first = [0];
   private readonly from: number[] = [];
   private readonly to: number[] = [];
   private out = new Float64Array(1024);
+  private readonly before = new Float64Array(3);
+  private readonly after = new Float64Array(3);
+  private readonly target = { out: this.out, at: 0 };
 
   constructor(private readonly width: number) {}
 
@@ -272,14 +261,17 @@ class GrowingPieces {
     const l = h / parts;
     const at = offsetOf(quantity);
     const places = placesOf(parts, terms);
-    let before = derivatives(line, places[0]!, h);
+    let { before, after } = this;
+    const { target } = this;
+    target.out = out;
+    writeDerivatives(line, places[0]!, h, before);
     for (let i = 0; i < parts; i++) {
-      const after = derivatives(line, places[i + 1]!, h);
-      const target = { out, at: width * (k + i) + at };
+      writeDerivatives(line, places[i + 1]!, h, after);
+      target.at = width * (k + i) + at;
       if (quantity === 'v' || quantity === 'w') addQuintic(before, after, l, target);
       else if (quantity === 'u' || isMoment(line)) addCubic(before, after, l, target);
       else addParabola(before, after, l, target);
-      before = after;
+      [before, after] = [after, before];
     }
   }
 
@@ -305,9 +297,11 @@ function placesOf(parts: number, terms: number): readonly Float64Array[] {
   return places;
 }
 
-/** By x. */
-function derivatives({ series, terms }: Line, place: Float64Array, h: number): Derivatives {
-  let [value, first, second] = [0, 0, 0];
+/** By x: the value, its slope and its curvature. */
+function writeDerivatives({ series, terms }: Line, place: Float64Array, h: number, to: Float64Array): void {
+  let value = 0;
+  let first = 0;
+  let second = 0;
   for (let n = 0, o = 0; n < terms; n++, o += 3) {
     const part = series[n]!;
     value += part * place[o]!;
@@ -315,7 +309,9 @@ function derivatives({ series, terms }: Line, place: Float64Array, h: number): D
     second += part * place[o + 2]!;
   }
   const r = 2 / h;
-  return [value, first * r, second * r * r];
+  to[0] = value;
+  to[1] = first * r;
+  to[2] = second * r * r;
 }
 
 /** The value at ξ. */

@@ -1,4 +1,5 @@
 import { EigenvalueDecomposition, Matrix } from 'ml-matrix';
+import { columnsInMemory, TOGETHER, type Columns } from '../../linear-algebra/columns';
 import { addTimes } from '../../linear-algebra/vectors';
 
 /** K·x = λ·M·x by what its two sides do: M·x, and K⁻¹·x in place. */
@@ -30,7 +31,7 @@ export interface Eigen {
 }
 
 /** So many vectors are driven at once: multiple modes come out together. */
-const BLOCK = 4;
+const BLOCK = TOGETHER;
 /** A mode has settled when what its vector misses is this part of it (of its value the square); those behind it only show where the next ones lie. */
 export const SETTLED = 1e-8;
 export const ABOUT = 3e-2;
@@ -39,8 +40,6 @@ const BEHIND = 3;
 const NEW = 1e-8;
 /** One of which less than this is new is taken apart once more: rounding is the same, beside what was there, and a large part of what is left. */
 const LITTLE = 1e-3;
-/** So much of some columns is read again and again, which a processor keeps at hand. */
-const AT_ONCE = 2048;
 /** Vectors that were found last lead to what is driven next. */
 const RECENT = 2 * BLOCK;
 const MUCH = 1e-6;
@@ -122,11 +121,13 @@ export class Slowest {
     this.pencil.solve(columns);
     const rows: number[][] = [];
     const old = columns.map(() => new Array<number>(before).fill(0));
+    const laid = columnsInMemory(columns);
     // The last vectors, which hold nearly all of it, one after the other; then the others at once, twice where that was much.
     const others = Math.max(0, before - RECENT);
-    for (let i = others; i < before; i++) this.takeOutAll(columns, { from: i, to: i + 1 }, old);
+    for (let i = others; i < before; i++) this.takeOutAll(laid, { from: i, to: i + 1 }, old);
     const much = MUCH * Math.hypot(...old.flat());
-    for (let pass = 0; pass < 2; pass++) if (this.takeOutAll(columns, { from: 0, to: others }, old) <= much) break;
+    for (let pass = 0; pass < 2; pass++) if (this.takeOutAll(laid, { from: 0, to: others }, old) <= much) break;
+    laid.putBack();
     columns.forEach((w, c) => {
       const { along, rest } = this.add(w, old[c]);
       this.driven.push(along.slice(0, before));
@@ -136,17 +137,16 @@ export class Slowest {
   }
 
   /**
-   * Takes some vectors out of some columns, and adds their parts in them to what they are known to have. All at once, a stretch of the columns after the
-   * other, since reading them is what costs. Returns the size of these parts: where that is not small, a little of them is left.
+   * Takes some vectors out of the columns of a block, and adds their parts in them to what they are known to have. Returns the size of these parts: where that is
+   * not small, a little of them is left.
    */
-  private takeOutAll(columns: readonly Float64Array[], { from, to }: Range, along: readonly number[][]): number {
-    const parts = columns.map(() => new Float64Array(to));
-    for (const range of stretches(this.pencil.size))
-      for (let i = from; i < to; i++) addDots(columns, this.sides[i]!, range, { parts, i });
-    for (const range of stretches(this.pencil.size))
-      for (let i = from; i < to; i++) takeTimes(columns, this.basis[i]!, range, { parts, i });
-    for (let c = 0; c < columns.length; c++) for (let i = from; i < to; i++) along[c]![i]! += parts[c]![i]!;
-    return Math.sqrt(parts.reduce((sum, one) => sum + dot(one, one), 0));
+  private takeOutAll(columns: Columns, { from, to }: Range, along: readonly number[][]): number {
+    const parts = columns.dots(this.sides.slice(from, to));
+    columns.take(this.basis.slice(from, to), parts);
+    along.forEach((one, c) => {
+      for (let i = from; i < to; i++) one[i]! += parts[TOGETHER * (i - from) + c]!;
+    });
+    return Math.sqrt(dot(parts, parts));
   }
 
   /** The same of one vector and one column. */
@@ -206,12 +206,17 @@ export class Slowest {
   vectorsOf(modes: readonly Found[]): readonly Eigen[] {
     // M times a vector is the same sum of M times the basis.
     const columns = modes.map(() => new Float64Array(this.pencil.size));
-    for (let first = 0; first < columns.length; first += BLOCK) {
-      const some = columns.slice(first, first + BLOCK);
+    for (let first = 0; first < columns.length; first += TOGETHER) {
+      const some = columns.slice(first, first + TOGETHER);
       // What is taken out is less than nothing.
-      const parts = some.map((_, c) => modes[first + c]!.parts.map((own) => -own * modes[first + c]!.value));
-      for (const range of stretches(this.pencil.size))
-        for (let i = 0; i < this.driven.length; i++) takeTimes(some, this.sides[i]!, range, { parts, i });
+      const parts = new Float64Array(TOGETHER * this.driven.length);
+      some.forEach((_, c) => {
+        const { parts: own, value } = modes[first + c]!;
+        for (let i = 0; i < own.length; i++) parts[TOGETHER * i + c] = -own[i]! * value;
+      });
+      const laid = columnsInMemory(some);
+      laid.take(this.sides.slice(0, this.driven.length), parts);
+      laid.putBack();
     }
     this.pencil.solve(columns);
     return modes.map(({ value }, i) => ({ value, vector: columns[i]! }));
@@ -228,59 +233,3 @@ interface Range {
   readonly from: number;
   readonly to: number;
 }
-
-/** Ranges that are read again and again, one after the other. */
-const stretches = (size: number): Range[] =>
-  Array.from({ length: Math.ceil(size / AT_ONCE) }, (_, k) => ({ from: k * AT_ONCE, to: Math.min(size, (k + 1) * AT_ONCE) }));
-
-/** By column its part along vector i. */
-interface Parts {
-  readonly parts: readonly Float64Array[];
-  readonly i: number;
-}
-
-/** Adds on a range what each column has of a vector, read once for four of them. */
-function addDots(columns: readonly Float64Array[], side: Float64Array, { from, to }: Range, { parts, i }: Parts): void {
-  if (columns.length !== BLOCK) {
-    columns.forEach((w, c) => {
-      let sum = 0;
-      for (let k = from; k < to; k++) sum += w[k]! * side[k]!;
-      parts[c]![i]! += sum;
-    });
-    return;
-  }
-  const [a, b, c, d] = columns as unknown as Four;
-  let [p, q, r, s] = [0, 0, 0, 0];
-  for (let k = from; k < to; k++) {
-    const one = side[k]!;
-    p += a[k]! * one;
-    q += b[k]! * one;
-    r += c[k]! * one;
-    s += d[k]! * one;
-  }
-  parts[0]![i]! += p;
-  parts[1]![i]! += q;
-  parts[2]![i]! += r;
-  parts[3]![i]! += s;
-}
-
-/** Takes on a range from each column its part of a vector. */
-function takeTimes(columns: readonly Float64Array[], vector: Float64Array, { from, to }: Range, { parts, i }: Parts): void {
-  if (columns.length !== BLOCK) {
-    columns.forEach((w, c) => {
-      const part = parts[c]![i]!;
-      for (let k = from; k < to; k++) w[k]! -= part * vector[k]!;
-    });
-    return;
-  }
-  const [a, b, c, d] = columns as unknown as Four;
-  const [p, q, r, s] = [parts[0]![i]!, parts[1]![i]!, parts[2]![i]!, parts[3]![i]!];
-  for (let k = from; k < to; k++) {
-    const one = vector[k]!;
-    a[k]! -= p * one;
-    b[k]! -= q * one;
-    c[k]! -= r * one;
-    d[k]! -= s * one;
-  }
-}
-type Four = readonly [Float64Array, Float64Array, Float64Array, Float64Array];

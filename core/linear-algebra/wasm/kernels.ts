@@ -3,6 +3,7 @@
 import { backwardFour, forwardFour } from './substitute-four';
 import { backwardOne, forwardOne } from './substitute-one';
 
+export { addDots, takeTimes } from './columns';
 export { bound, combine } from './combine';
 export { factorPanel, updateBorder } from './dense';
 export { extendAdd, gather } from './fronts';
