@@ -21,6 +21,7 @@ export interface Columns {
 }
 
 export function columnsInMemory(columns: readonly Float64Array[], kernels: Kernels = (own ??= takeKernels())): Columns {
+  if (columns.length > TOGETHER) throw new Error(`${columns.length} columns, where ${TOGETHER} have room`);
   const size = columns[0]?.length ?? 0;
   const stride = 8 * Math.ceil(size / 8);
   const stretch = TOGETHER * stride;

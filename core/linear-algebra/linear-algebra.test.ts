@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { columnsInMemory, TOGETHER } from './columns';
 import { combine, combinerOf } from './combine';
 import { factorize, type Factor } from './factor';
 import { BATCH, DESCRIPTOR } from './kernels';
@@ -220,6 +221,28 @@ test.each([
   const bounds = [...expected].slice(1).map((value) => [Math.max(value, -2 * value), Math.min(value, -2 * value)]);
   expect(bounds.every(([max, min], i) => Math.abs(sums.max[i]! - max!) + Math.abs(sums.min[i]! - min!) <= 1e-8)).toBe(true);
   expect(sums.max).toHaveLength(bounds.length);
+});
+
+test.each([
+  [1, 1, 3],
+  [20, 3, 0],
+  [2049, 4, 8],
+  [5000, 2, 19],
+])('vectors of %d numbers are taken out of %d columns, each by its product with them: %d vectors', (length, count, others) => {
+  const made = (seed: number): Float64Array => Float64Array.from({ length }, (_, k) => Math.sin(13 * seed + k));
+  const columns = Array.from({ length: count }, (_, c) => made(c));
+  const vectors = Array.from({ length: others }, (_, i) => made(50 + i));
+  const dots = columns.map((one) => vectors.map((other) => one.reduce((sum, value, k) => sum + value * other[k]!, 0)));
+  const expected = columns.map((one, c) =>
+    one.map((value, k) => vectors.reduce((left, other, i) => left - dots[c]![i]! * other[k]!, value)),
+  );
+  const laid = columnsInMemory(columns, wasmKernels());
+  const parts = laid.dots(vectors);
+  dots.forEach((ofColumn, c) => ofColumn.forEach((dot, i) => expect(parts[TOGETHER * i + c]).toBeCloseTo(dot, 9)));
+  laid.take(vectors, parts);
+  laid.putBack();
+  columns.forEach((one, c) => expect(one.every((value, k) => Math.abs(value - expected[c]![k]!) < 1e-9 * length)).toBe(true));
+  expect(() => columnsInMemory(Array.from({ length: TOGETHER + 1 }, () => made(1)))).toThrow(/have room/);
 });
 
 test('memory that a much smaller system does not need is given back', () => {

@@ -18,7 +18,7 @@ export function leftOut(swinging: Swinging, eigens: readonly Eigen[], axis: numb
   toOwnAxes(s, driveOfNodes);
   const drive = new Float64Array(swinging.size);
   const forces = new Float64Array(size);
-  const pushed = swinging.multiply(drive, forces, driveOfNodes);
+  const pushed = swinging.act(drive, forces, driveOfNodes);
   swinging.masses.nodes.forEach((mass, i) => {
     for (let f = FREEDOMS * i; f < FREEDOMS * i + 3; f++) if (s.restraints[f] === Infinity) forces[f]! -= mass * driveOfNodes[f]!;
   });
@@ -30,7 +30,7 @@ export function leftOut(swinging: Swinging, eigens: readonly Eigen[], axis: numb
     for (let u = 0; u < vector.length; u++) Γ += pushed[u]! * vector[u]!;
     addTimes(moved, vector, -Γ / value);
     addTimes(drive, vector, -Γ);
-    swinging.multiply(vector, own);
+    swinging.act(vector, own);
     addTimes(forces, own, -Γ);
     addTimes(driveOfNodes, swinging.displacementsOf(vector, nodes), -Γ);
   }

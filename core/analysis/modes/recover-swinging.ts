@@ -69,7 +69,7 @@ export function recoverSwinging(swinging: Swinging, { value: λ, vector }: Eigen
   const { structure: s } = swinging.system;
   const times = (numbers: Float64Array): Float64Array => numbers.map((one) => λ * one);
   const forces = new Float64Array(s.restraints.length);
-  swinging.multiply(vector, forces);
+  swinging.act(vector, forces);
   const nodes = swinging.displacementsOf(vector, new Float64Array(forces.length));
   return recoverDriven(
     swinging,
@@ -268,7 +268,7 @@ class GrowingPieces {
     for (let i = 0; i < parts; i++) {
       writeDerivatives(line, places[i + 1]!, h, after);
       target.at = width * (k + i) + at;
-      if (quantity === 'v' || quantity === 'w') addQuintic(before, after, l, target);
+      if (isAcross(quantity)) addQuintic(before, after, l, target);
       else if (quantity === 'u' || isMoment(line)) addCubic(before, after, l, target);
       else addParabola(before, after, l, target);
       [before, after] = [after, before];
@@ -297,20 +297,21 @@ function placesOf(parts: number, terms: number): readonly Float64Array[] {
   return places;
 }
 
-/** By x: the value, its slope and its curvature. */
-function writeDerivatives({ series, terms }: Line, place: Float64Array, h: number, to: Float64Array): void {
+/** By x: the value, its slope, and of what moves across the axis the curvature. */
+function writeDerivatives({ quantity, series, terms }: Line, place: Float64Array, h: number, to: Float64Array): void {
   let value = 0;
   let first = 0;
-  let second = 0;
   for (let n = 0, o = 0; n < terms; n++, o += 3) {
     const part = series[n]!;
     value += part * place[o]!;
     first += part * place[o + 1]!;
-    second += part * place[o + 2]!;
   }
   const r = 2 / h;
   to[0] = value;
   to[1] = first * r;
+  if (!isAcross(quantity)) return;
+  let second = 0;
+  for (let n = 2; n < terms; n++) second += series[n]! * place[3 * n + 2]!;
   to[2] = second * r * r;
 }
 
@@ -325,6 +326,7 @@ function valueAt({ series, terms }: Line, ξ: number): number {
   return value;
 }
 
+const isAcross = (quantity: LineQuantity): boolean => quantity === 'v' || quantity === 'w';
 const isMoment = ({ quantity }: Line): boolean => quantity === 'Mz' || quantity === 'My';
 
 function sizeOf({ series, terms }: Line): number {

@@ -74,12 +74,7 @@ export class Slowest {
   /** Adds vectors of no particular kind. */
   scatter(count: number): void {
     this.due = AFRESH;
-    this.drawIn(
-      Array.from({ length: count }, () => {
-        const c = this.seed++;
-        return Float64Array.from({ length: this.pencil.size }, (_, i) => Math.sin((c + 0.37) * (i + 1) + c));
-      }),
-    );
+    this.drawIn(Array.from({ length: count }, () => unlike(this.pencil.size, this.seed++)));
   }
 
   /** Of all vectors a part: few that lead to all of them lead there sooner than many. */
@@ -121,19 +116,25 @@ export class Slowest {
     this.pencil.solve(columns);
     const rows: number[][] = [];
     const old = columns.map(() => new Array<number>(before).fill(0));
-    const laid = columnsInMemory(columns);
-    // The last vectors, which hold nearly all of it, one after the other; then the others at once, twice where that was much.
-    const others = Math.max(0, before - RECENT);
-    for (let i = others; i < before; i++) this.takeOutAll(laid, { from: i, to: i + 1 }, old);
-    const much = MUCH * Math.hypot(...old.flat());
-    for (let pass = 0; pass < 2; pass++) if (this.takeOutAll(laid, { from: 0, to: others }, old) <= much) break;
-    laid.putBack();
+    for (let first = 0; first < columns.length; first += TOGETHER)
+      this.takeOutBefore(columns.slice(first, first + TOGETHER), old.slice(first, first + TOGETHER));
     columns.forEach((w, c) => {
       const { along, rest } = this.add(w, old[c]);
       this.driven.push(along.slice(0, before));
       rows.push([...along.slice(before), ...rest]);
     });
     this.link = { from, rows };
+  }
+
+  /** Takes all vectors out of some columns: the last ones, which hold nearly all of them, one after the other; then the others at once, twice where that was much. */
+  private takeOutBefore(columns: readonly Float64Array[], along: readonly number[][]): void {
+    const before = this.basis.length;
+    const others = Math.max(0, before - RECENT);
+    const laid = columnsInMemory(columns);
+    for (let i = others; i < before; i++) this.takeOutAll(laid, { from: i, to: i + 1 }, along);
+    const much = MUCH * Math.hypot(...along.flat());
+    for (let pass = 0; pass < 2; pass++) if (this.takeOutAll(laid, { from: 0, to: others }, along) <= much) break;
+    laid.putBack();
   }
 
   /**
@@ -169,10 +170,8 @@ export class Slowest {
       isDue = rest < LITTLE * Math.hypot(rest, ...along);
     }
     if (!(rest > NEW * Math.hypot(rest, ...along))) return { along, rest: [] };
-    for (let i = 0; i < w.length; i++) {
-      w[i]! /= rest;
-      side[i]! /= rest;
-    }
+    scale(w, 1 / rest);
+    scale(side, 1 / rest);
     basis.push(w);
     sides.push(side);
     return { along, rest: [rest] };
@@ -221,6 +220,23 @@ export class Slowest {
     this.pencil.solve(columns);
     return modes.map(({ value }, i) => ({ value, vector: columns[i]! }));
   }
+}
+
+/** Numbers between −1 and 1 of no particular kind, others for every seed: Marsaglia's xorshift generator (Journal of Statistical Software 8, 2003). */
+function unlike(size: number, seed: number): Float64Array {
+  const numbers = new Float64Array(size);
+  let state = (Math.imul(seed, 0x9e3779b9) ^ 0x5bd1e995) | 1;
+  for (let i = 0; i < size; i++) {
+    state ^= state << 13;
+    state ^= state >>> 17;
+    state ^= state << 5;
+    numbers[i] = state / 0x80000000;
+  }
+  return numbers;
+}
+
+function scale(a: Float64Array, factor: number): void {
+  for (let i = 0; i < a.length; i++) a[i]! *= factor;
 }
 
 function dot(a: Float64Array, b: Float64Array): number {

@@ -9,6 +9,7 @@ import { FREEDOMS, MEMBER_FREEDOMS, STIFFNESS_WIDTH } from '../../stiffness/stru
 import { addToNodes, endDisplacements, toNodes } from '../../stiffness/transformation';
 import type { System } from '../factorise';
 import { degreeFor } from './legendre';
+import { massMatrix, timesRows, type Rows } from './mass-matrix';
 import type { Masses } from './masses';
 import { strandsIn, type Strand } from './strands';
 import { swingingStrand, type Hold, type SwingingStrand } from './swinging-strand';
@@ -31,17 +32,8 @@ export interface SwingingMember {
   readonly swinging: readonly SwingingStrand[];
   readonly degrees: readonly number[];
   readonly inner: number;
-  readonly mass: MemberMass;
-}
-
-/**
- * M of a member by rows, over its own ends (12, local) and its inner columns: row i has the numbers from `firsts[i]` to before `firsts[i + 1]`, each with its column.
- * What is zero, which is most of it, is left out.
- */
-interface MemberMass {
-  readonly firsts: Int32Array;
-  readonly columns: Int32Array;
-  readonly values: Float64Array;
+  /** M over its own ends (12, local) and its inner columns. */
+  readonly mass: Rows;
 }
 
 /**
@@ -53,6 +45,8 @@ export class Swinging {
   readonly firsts: Int32Array;
   readonly size: number;
   private readonly spread: Float64Array;
+  /** M, made when it is asked for. */
+  private matrix: Rows | undefined;
 
   private constructor(
     readonly system: System,
@@ -143,15 +137,25 @@ export class Swinging {
     return to;
   }
 
+  /** M·x */
+  multiply(x: Float64Array): Float64Array {
+    const { system, masses, size, firsts } = this;
+    this.matrix ??= massMatrix(
+      system,
+      masses,
+      this.members.map(({ mass }, m) => ({ mass, at: firsts[m]! })),
+      size,
+    );
+    const out = timesRows(this.matrix, x);
+    this.rest(out);
+    return out;
+  }
+
   /**
-   * M·x, and what of it acts on every node (6n, nodes' axes) in `nodes`, which the supports bear where they hold. `d`: how the nodes move, those that are held too; as x has it
-   * where nothing is said.
+   * The same, member by member, and what of it acts on every node (6n, nodes' axes) in `nodes`, which the supports bear where they hold. `d`: how the nodes move, those that are held
+   * too; as x has it where nothing is said.
    */
-  multiply(
-    x: Float64Array,
-    nodes = new Float64Array(this.spread.length),
-    d = this.displacementsOf(x, this.spread),
-  ): Float64Array {
+  act(x: Float64Array, nodes: Float64Array, d = this.displacementsOf(x, this.spread)): Float64Array {
     const { structure: s, matrices, numbering } = this.system;
     const out = new Float64Array(this.size);
     nodes.fill(0);
@@ -230,7 +234,7 @@ export class Swinging {
 }
 
 /** Those of its strands, each of which has its freedoms of the ends to itself. */
-function massOf(strands: readonly Strand[], swinging: readonly SwingingStrand[], inner: number): MemberMass {
+function massOf(strands: readonly Strand[], swinging: readonly SwingingStrand[], inner: number): Rows {
   const rows: [column: number, value: number][][] = Array.from({ length: N + inner }, () => []);
   let at = N;
   swinging.forEach(({ mass, outer, inner: own }, s) => {
