@@ -9,6 +9,7 @@ import type { Listed } from '@rigid-beam/core/combinations/listed';
 import { isReady } from '@rigid-beam/core/results/readings';
 import { governingValues, largestOf } from '@rigid-beam/drawing/diagram-scale';
 import { sketchMarkup } from '@rigid-beam/drawing/sketch';
+import { isAwaited } from '../editor/slices/solution';
 import { useEditor, useEditorState, useDrawnInTime } from '../editor/use-editor';
 import { caseStrip as WORDS } from './words';
 
@@ -177,9 +178,14 @@ function useIsInView(place: RefObject<HTMLElement | null>): boolean {
 }
 
 function Sketch({ outcome }: PictureProps) {
-  const { model, results } = useDrawnInTime();
+  const drawn = useDrawnInTime();
+  const isPatient = useEditorState(({ progress }) => isAwaited(drawn, progress));
+  const [shown, setShown] = useState({ drawn, outcome });
+  // While results are awaited a sketch stays as it was, unless it is of another outcome: drawing it twice would keep them waiting.
+  if (outcome !== shown.outcome || (drawn !== shown.drawn && !isPatient)) setShown({ drawn, outcome });
+  const { model, results } = shown.drawn;
   const solution = results?.solution;
-  const markup = useMemo(() => sketchMarkup(model, solution, outcome, SIZE), [model, solution, outcome]);
+  const markup = useMemo(() => sketchMarkup(model, solution, shown.outcome, SIZE), [model, solution, shown.outcome]);
   return (
     <svg
       width="100%"

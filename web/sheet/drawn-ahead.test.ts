@@ -129,6 +129,12 @@ test('what the pointer is over, and what stands beside what acts, is drawn when 
   expect(makes).toEqual([...all, '1 Mz', '1 uX', '1 Mz']);
 });
 
+test('while results are awaited nothing is drawn ahead: it would be drawn again with them', () => {
+  const awaited: EditorState = { ...first, drawn: { model: drawn.model }, pointedAt: { acting: 'all' } };
+  expect(likelyNext(awaited)).toEqual([]);
+  expect(likelyNext({ ...awaited, progress: 'stopped' })).not.toEqual([]);
+});
+
 test('what may be asked for next stays longest of what was made ahead', () => {
   const makes: string[] = [];
   const ahead = new DrawnAhead((one) => {

@@ -4,6 +4,7 @@ import { isLine } from '@rigid-beam/core/results/quantities';
 import { isOn } from '@rigid-beam/drawing/stage-view';
 import { quantitiesDrawn, type View } from '@rigid-beam/drawing/view';
 import { actingIndex, quantityOf, type EditorState } from '../editor/editor-state';
+import { isAwaited } from '../editor/slices/solution';
 import type { Pane } from '../editor/view-state';
 
 /** All that the strip may list, in its order; `counts`: how many results each sum governs, where that is known. */
@@ -34,12 +35,12 @@ export const goesThrough = (before: View | undefined, now: View, goes: Goes): Go
   before && before.outcome !== now.outcome ? 'outcomes' : before && before.quantity !== now.quantity ? 'quantities' : goes;
 
 /**
- * What may be looked at next, the likeliest first: what is pointed at, what stands beside the acting outcome in the strip, and then the other
+ * What may be looked at next, nothing while results are awaited, the likeliest first: what is pointed at, what stands beside the acting outcome in the strip, and then the other
  * quantities, those that are derived last, before or after what stands further off in the strip.
  */
 export function likelyNext(state: EditorState, goes: Goes = 'quantities'): readonly Partial<Pane>[] {
-  const { stage, switches, drawn, governing, unlisted, pointedAt, beside } = state;
-  if (beside || !(isOn(stage, switches, 'diagram') || isOn(stage, switches, 'loads'))) return [];
+  const { stage, switches, drawn, governing, unlisted, pointedAt, beside, progress } = state;
+  if (beside || isAwaited(drawn, progress) || !(isOn(stage, switches, 'diagram') || isOn(stage, switches, 'loads'))) return [];
   const { cases, combinations } = drawn.model;
   const acting = actingIndex(state);
   const all = shownIn(listedIn(cases, combinations, governing?.counts, drawn.results?.solution?.outcomes), unlisted, acting);

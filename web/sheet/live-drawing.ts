@@ -6,6 +6,7 @@ import { hitTest, type Hit } from '@rigid-beam/drawing/hit-test';
 import { pointedItems } from '@rigid-beam/drawing/pointed-items';
 import { placeLabels, placeLabelsIn, type PlacedLabel } from '@rigid-beam/drawing/place-labels';
 import { isHeld, type EditorState } from '../editor/editor-state';
+import { isAwaited } from '../editor/slices/solution';
 import { colouredOf } from '@rigid-beam/drawing/coloured-items';
 import { inkOf } from '@rigid-beam/drawing/diagram-items';
 import { movingItems } from '@rigid-beam/drawing/moving-items';
@@ -98,7 +99,7 @@ export class LiveDrawing {
   /** Whether a large structure is being solved: its members are drawn until then, since all else would be drawn again with the results. */
   private get isAwaited(): boolean {
     const { drawn, progress } = this.owner.state();
-    return !drawn.results && drawn.model.members.length > LARGE && progress !== 'stopped';
+    return isAwaited(drawn, progress) && drawn.model.members.length > LARGE;
   }
 
   /** What would be drawn from a camera, in this stage and in Results: nothing has to move when one goes there. */

@@ -22,6 +22,9 @@ export const unsolved = (model: Model, failure: string): Drawn => ({
   },
 });
 
+/** Whether results are still to come: what is made without them is made again soon. */
+export const isAwaited = ({ results }: Drawn, progress: SolutionSlice['progress']): boolean => !results && progress !== 'stopped';
+
 /** Which sums govern anything, and of which model that was found. */
 export interface Governing {
   readonly model: Model;
