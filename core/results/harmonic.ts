@@ -78,7 +78,9 @@ export class Harmonic {
         if (place > from && place < to) places.add(place);
       }
     }
-    return [...places].sort((a, b) => a - b).map((frequency) => this.at(frequency));
+    // Two that only rounding tells apart would hide from `most` what lies beside them.
+    const sorted = [...places].sort((a, b) => a - b).filter((place, i, all) => !(place - all[i - 1]! <= ALIKE * place));
+    return sorted.map((frequency) => this.at(frequency));
   }
 
   /** Where it is accelerated most from one frequency to another. */
@@ -96,6 +98,8 @@ export class Harmonic {
   }
 }
 
+/** Places nearer to each other than this part are one. */
+const ALIKE = 1e-9;
 const EVENLY = 200;
 /** Places on either side of a resonance, and so many times its width away. */
 const [CLOSELY, WIDTHS] = [12, 4];
