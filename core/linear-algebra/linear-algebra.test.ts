@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { columnsInMemory, TOGETHER } from './columns';
+import { columnsInMemory, TOGETHER } from './columns-in-memory';
 import { combine, combinerOf } from './combine';
 import { factorize, type Factor } from './factor';
 import { BATCH, DESCRIPTOR } from './kernels';
@@ -232,14 +232,21 @@ test.each([
   const made = (seed: number): Float64Array => Float64Array.from({ length }, (_, k) => Math.sin(13 * seed + k));
   const columns = Array.from({ length: count }, (_, c) => made(c));
   const vectors = Array.from({ length: others }, (_, i) => made(50 + i));
-  const dots = columns.map((one) => vectors.map((other) => one.reduce((sum, value, k) => sum + value * other[k]!, 0)));
+  const dotsWith = (all: readonly Float64Array[]): number[][] =>
+    all.map((one) => vectors.map((other) => one.reduce((sum, value, k) => sum + value * other[k]!, 0)));
+  const dots = dotsWith(columns);
   const expected = columns.map((one, c) =>
     one.map((value, k) => vectors.reduce((left, other, i) => left - dots[c]![i]! * other[k]!, value)),
   );
   const laid = columnsInMemory(columns, wasmKernels());
   const parts = laid.dots(vectors);
-  dots.forEach((ofColumn, c) => ofColumn.forEach((dot, i) => expect(parts[TOGETHER * i + c]).toBeCloseTo(dot, 9)));
+  const areAs = (found: Float64Array, all: readonly number[][]): void =>
+    all.forEach((ofColumn, c) =>
+      ofColumn.forEach((dot, i) => expect(Math.abs(found[TOGETHER * i + c]! - dot)).toBeLessThan(1e-9 * (1 + Math.abs(dot)))),
+    );
+  areAs(parts, dots);
   laid.take(vectors, parts);
+  areAs(laid.dots(vectors), dotsWith(expected));
   laid.putBack();
   columns.forEach((one, c) => expect(one.every((value, k) => Math.abs(value - expected[c]![k]!) < 1e-9 * length)).toBe(true));
   expect(() => columnsInMemory(Array.from({ length: TOGETHER + 1 }, () => made(1)))).toThrow(/have room/);

@@ -32,13 +32,13 @@ interface Part {
   count: number;
 }
 
-/** By how often the piece was halved: its numbers are written again and again, a hundred thousand times for all members of a structure. */
-let kept = new Int32Array(0);
+/** By how often the piece was halved. Written over again and again, a hundred thousand times for all members of a structure; so is `kept`, those that are not dropped. */
 const parts = Array.from({ length: HALVINGS + 1 }, (): Part => ({
   bernstein: new Float64Array(0),
   by: new Int32Array(0),
   count: 0,
 }));
+let kept = new Int32Array(0);
 
 /**
  * Which of some polynomials is the largest, cut exactly where they cross; cuts closer than `slack` to the end of a part are none. Of equal ones the

@@ -1,19 +1,23 @@
+import { fromTriplets, type SparseSymmetric } from '../../linear-algebra/sparse-symmetric';
 import { FREEDOMS, MEMBER_FREEDOMS } from '../../stiffness/structure';
 import type { System } from '../factorise';
 import type { Masses } from './masses';
 
 const N = MEMBER_FREEDOMS;
 
-/** Numbers by rows, what is zero left out: row i has those from `firsts[i]` to before `firsts[i + 1]`, each with its column. A place may stand there several times. */
-export interface Rows {
+/**
+ * M of a member by rows, over its own ends (12, local) and its inner columns: row i has the numbers from `firsts[i]` to before `firsts[i + 1]`, each with its column.
+ * What is zero, which is most of it, is left out.
+ */
+export interface MemberMass {
   readonly firsts: Int32Array;
   readonly columns: Int32Array;
   readonly values: Float64Array;
 }
 
-/** M of a member by rows, over its own ends (12, local) and its inner columns, which stand in a vector from `at` on. */
-export interface PlacedMass {
-  readonly mass: Rows;
+/** M of a member, whose inner columns stand in a vector from `at` on. */
+interface PlacedMass {
+  readonly mass: MemberMass;
   readonly at: number;
 }
 
@@ -21,9 +25,9 @@ export interface PlacedMass {
 export function massMatrix(
   { structure: s, matrices, numbering }: System,
   masses: Masses,
-  members: Iterable<PlacedMass>,
+  members: readonly PlacedMass[],
   size: number,
-): Rows {
+): SparseSymmetric {
   const { unknowns } = numbering;
   const entries = new Entries();
   masses.nodes.forEach((mass, node) => {
@@ -31,13 +35,8 @@ export function massMatrix(
     for (const u of unknowns.subarray(FREEDOMS * node, FREEDOMS * node + 3)) if (u >= 0) entries.add(u, u, mass);
   });
   /** By freedom of a member what leads it: its ends follow unknowns of the nodes, each by a part; what it does in between stands by itself. */
-  const leads: Lead[] = Array.from({ length: N }, () => ({
-    count: 0,
-    places: new Int32Array(FREEDOMS),
-    parts: new Float64Array(FREEDOMS),
-  }));
-  let m = 0;
-  for (const { mass, at } of members) {
+  const leads = Array.from({ length: N }, () => leadOf(FREEDOMS));
+  members.forEach(({ mass: { firsts, columns, values }, at }, m) => {
     const B = matrices.transforms[m];
     for (let i = 0; i < N; i++) {
       const lead = leads[i]!;
@@ -51,15 +50,13 @@ export function massMatrix(
         lead.parts[lead.count++] = part;
       }
     }
-    const { firsts, columns, values } = mass;
     const all = firsts.length - 1;
-    for (let i = leads.length; i < all; i++) leads.push({ count: 1, places: new Int32Array(1), parts: Float64Array.of(1) });
+    for (let i = leads.length; i < all; i++) leads.push(leadOf(1));
     for (let i = N; i < all; i++) leads[i]!.places[0] = at + i - N;
     for (let i = 0, e = 0; i < all; i++)
       for (const end = firsts[i + 1]!; e < end; e++) entries.addLed(leads[i]!, leads[columns[e]!]!, values[e]!);
-    m++;
-  }
-  return entries.byRows(size);
+  });
+  return entries.matrix(size);
 }
 
 interface Lead {
@@ -68,7 +65,9 @@ interface Lead {
   readonly parts: Float64Array;
 }
 
-/** Numbers of a matrix as they come. */
+const leadOf = (count: number): Lead => ({ count, places: new Int32Array(count), parts: new Float64Array(count).fill(1) });
+
+/** The lower triangle of a symmetric matrix as its parts come. */
 class Entries {
   private count = 0;
   private rows = new Int32Array(4096);
@@ -82,43 +81,23 @@ class Entries {
     this.values[this.count++] = value;
   }
 
+  /** What stands above the diagonal comes once more from below it. */
   addLed(one: Lead, other: Lead, value: number): void {
     for (let i = 0; i < one.count; i++)
-      for (let j = 0; j < other.count; j++) this.add(one.places[i]!, other.places[j]!, one.parts[i]! * other.parts[j]! * value);
+      for (let j = 0; j < other.count; j++)
+        if (one.places[i]! >= other.places[j]!)
+          this.add(one.places[i]!, other.places[j]!, one.parts[i]! * other.parts[j]! * value);
   }
 
   private grow(): void {
-    const [rows, columns, values] = [this.rows, this.columns, this.values];
-    this.rows = new Int32Array(2 * rows.length);
-    this.columns = new Int32Array(2 * rows.length);
-    this.values = new Float64Array(2 * rows.length);
-    this.rows.set(rows);
-    this.columns.set(columns);
-    this.values.set(values);
+    const { rows, columns, values } = this;
+    const length = 2 * rows.length;
+    (this.rows = new Int32Array(length)).set(rows);
+    (this.columns = new Int32Array(length)).set(columns);
+    (this.values = new Float64Array(length)).set(values);
   }
 
-  byRows(size: number): Rows {
-    const firsts = new Int32Array(size + 1);
-    for (let e = 0; e < this.count; e++) firsts[this.rows[e]! + 1]!++;
-    for (let i = 0; i < size; i++) firsts[i + 1]! += firsts[i]!;
-    const next = firsts.slice(0, size);
-    const [columns, values] = [new Int32Array(this.count), new Float64Array(this.count)];
-    for (let e = 0; e < this.count; e++) {
-      const to = next[this.rows[e]!]!++;
-      columns[to] = this.columns[e]!;
-      values[to] = this.values[e]!;
-    }
-    return { firsts, columns, values };
+  matrix(size: number): SparseSymmetric {
+    return fromTriplets(size, this.count, this.rows, this.columns, this.values);
   }
-}
-
-/** y = M·x */
-export function timesRows({ firsts, columns, values }: Rows, x: Float64Array): Float64Array {
-  const y = new Float64Array(firsts.length - 1);
-  for (let i = 0, e = 0; i < y.length; i++) {
-    let sum = 0;
-    for (const end = firsts[i + 1]!; e < end; e++) sum += values[e]! * x[columns[e]!]!;
-    y[i] = sum;
-  }
-  return y;
 }

@@ -5,7 +5,7 @@ import { recoverUnder } from '../../results/recover-cases';
 import type { StructuralResponse } from '../../results/results';
 import { MEMBER_FREEDOMS } from '../../stiffness/structure';
 import { endDisplacements } from '../../stiffness/transformation';
-import { sumAtEnd, writeSum, type Columns, type Weights } from './columns';
+import { sumAtEnd, writeSum, type SummedSeries, type Weights } from './summed-series';
 import { derivativesAt, type Series } from './legendre';
 import type { Eigen } from './slowest';
 import type { Strand } from './strands';
@@ -41,7 +41,7 @@ class Lines {
   }
 
   /** A weighted sum of columns. */
-  add(quantity: LineQuantity, stretch: number, columns: Columns, weights: Weights, factor: number): Line {
+  add(quantity: LineQuantity, stretch: number, columns: SummedSeries, weights: Weights, factor: number): Line {
     const { terms } = columns;
     let line = this.room[this.count];
     if (!line || line.series.length < terms)

@@ -1,5 +1,5 @@
 import { EigenvalueDecomposition, Matrix } from 'ml-matrix';
-import { columnsInMemory, TOGETHER, type Columns } from '../../linear-algebra/columns';
+import { columnsInMemory, TOGETHER, type ColumnsInMemory } from '../../linear-algebra/columns-in-memory';
 import { addTimes } from '../../linear-algebra/vectors';
 
 /** K·x = λ·M·x by what its two sides do: M·x, and K⁻¹·x in place. */
@@ -141,7 +141,7 @@ export class Slowest {
    * Takes some vectors out of the columns of a block, and adds their parts in them to what they are known to have. Returns the size of these parts: where that is
    * not small, a little of them is left.
    */
-  private takeOutAll(columns: Columns, { from, to }: Range, along: readonly number[][]): number {
+  private takeOutAll(columns: ColumnsInMemory, { from, to }: Range, along: readonly number[][]): number {
     const parts = columns.dots(this.sides.slice(from, to));
     columns.take(this.basis.slice(from, to), parts);
     along.forEach((one, c) => {

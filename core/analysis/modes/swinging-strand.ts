@@ -1,4 +1,4 @@
-import { columnsOf, type Columns } from './columns';
+import { summedSeries, type SummedSeries } from './summed-series';
 import { addSeries, fromPowers, integralOf, product, scaled, timesPlace, type Series } from './legendre';
 import type { Bubble, Following, Strand } from './strands';
 
@@ -56,7 +56,7 @@ export interface StretchShapes {
    * Along or about the axis: the movement (none of a torsion), ∫m·u dx. Across it by plane: the movement, ∫m·v dx, and ∫(∫m·v dx − m·i²·θ) dx; all from the start of
    * the stretch on.
    */
-  readonly lines: readonly Columns[];
+  readonly lines: readonly SummedSeries[];
 }
 
 /** A strand with its mass, `degree` waves fine. */
@@ -97,7 +97,7 @@ export function swingingStrand(strand: Strand, mass: MassAlong, hold: Hold, degr
       const lines = columns[0]!.length;
       return {
         ...{ a: part.a, h: part.h, point: points[i + 1]! },
-        lines: Array.from({ length: lines }, (_, l) => columnsOf(columns.map((column) => column[l]!))),
+        lines: Array.from({ length: lines }, (_, l) => summedSeries(columns.map((column) => column[l]!))),
       };
     });
   };

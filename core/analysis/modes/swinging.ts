@@ -2,6 +2,7 @@ import { factorize } from '../../linear-algebra/factor';
 import type { Kernels } from '../../linear-algebra/kernels';
 import { solveInPlace } from '../../linear-algebra/solve';
 import { solveSymmetric } from '../../linear-algebra/small-dense';
+import { multiply, type SparseSymmetric } from '../../linear-algebra/sparse-symmetric';
 import { assembleStiffness } from '../../stiffness/assemble';
 import { recoverEnds } from '../../stiffness/condensation';
 import { keptEntries } from '../../stiffness/kept-entries';
@@ -9,7 +10,7 @@ import { FREEDOMS, MEMBER_FREEDOMS, STIFFNESS_WIDTH } from '../../stiffness/stru
 import { addToNodes, endDisplacements, toNodes } from '../../stiffness/transformation';
 import type { System } from '../factorise';
 import { degreeFor } from './legendre';
-import { massMatrix, timesRows, type Rows } from './mass-matrix';
+import { massMatrix, type MemberMass } from './mass-matrix';
 import type { Masses } from './masses';
 import { strandsIn, type Strand } from './strands';
 import { swingingStrand, type Hold, type SwingingStrand } from './swinging-strand';
@@ -32,8 +33,7 @@ export interface SwingingMember {
   readonly swinging: readonly SwingingStrand[];
   readonly degrees: readonly number[];
   readonly inner: number;
-  /** M over its own ends (12, local) and its inner columns. */
-  readonly mass: Rows;
+  readonly mass: MemberMass;
 }
 
 /**
@@ -46,7 +46,7 @@ export class Swinging {
   readonly size: number;
   private readonly spread: Float64Array;
   /** M, made when it is asked for. */
-  private matrix: Rows | undefined;
+  private matrix: SparseSymmetric | undefined;
 
   private constructor(
     readonly system: System,
@@ -146,7 +146,7 @@ export class Swinging {
       this.members.map(({ mass }, m) => ({ mass, at: firsts[m]! })),
       size,
     );
-    const out = timesRows(this.matrix, x);
+    const out = multiply(this.matrix, x);
     this.rest(out);
     return out;
   }
@@ -234,7 +234,7 @@ export class Swinging {
 }
 
 /** Those of its strands, each of which has its freedoms of the ends to itself. */
-function massOf(strands: readonly Strand[], swinging: readonly SwingingStrand[], inner: number): Rows {
+function massOf(strands: readonly Strand[], swinging: readonly SwingingStrand[], inner: number): MemberMass {
   const rows: [column: number, value: number][][] = Array.from({ length: N + inner }, () => []);
   let at = N;
   swinging.forEach(({ mass, outer, inner: own }, s) => {

@@ -1,10 +1,10 @@
 import type { Series } from './legendre';
 
 /**
- * The series of some columns, most of whose terms are zero: those of term n stand from `starts[n]` to before `starts[n + 1]`, each with its column; and by
+ * The series of some columns, to be summed with a weight for each, most of whose terms are zero: those of term n stand from `starts[n]` to before `starts[n + 1]`, each with its column; and by
  * column the value at the end (ξ = 1).
  */
-export interface Columns {
+export interface SummedSeries {
   readonly terms: number;
   readonly starts: Int32Array;
   readonly columns: Int32Array;
@@ -12,7 +12,7 @@ export interface Columns {
   readonly ends: Float64Array;
 }
 
-export function columnsOf(series: readonly Series[]): Columns {
+export function summedSeries(series: readonly Series[]): SummedSeries {
   const terms = series.reduce((most, one) => Math.max(most, one.length), 0);
   const starts = new Int32Array(terms + 1);
   const [columns, values]: [number[], number[]] = [[], []];
@@ -37,7 +37,7 @@ export interface Weights {
 
 /** Writes the weighted sum of all columns, times a factor, to a series that has room for it. */
 export function writeSum(
-  { terms, starts, columns, values }: Columns,
+  { terms, starts, columns, values }: SummedSeries,
   { weights, from }: Weights,
   factor: number,
   to: Series,
@@ -50,7 +50,7 @@ export function writeSum(
 }
 
 /** The weighted sum of all columns at the end. */
-export function sumAtEnd({ ends }: Columns, { weights, from }: Weights): number {
+export function sumAtEnd({ ends }: SummedSeries, { weights, from }: Weights): number {
   let sum = 0;
   for (let j = 0; j < ends.length; j++) sum += ends[j]! * weights[from + j]!;
   return sum;

@@ -11,7 +11,7 @@ const AT_ONCE = 8;
 let own: Kernels | undefined;
 
 /** TOGETHER columns or fewer in the memory of kernels, out of which vectors are taken; good until other columns are laid there. */
-export interface Columns {
+export interface ColumnsInMemory {
   /** By vector its products with each column: TOGETHER numbers for each, nothing where there is no column. */
   readonly dots: (vectors: readonly Float64Array[]) => Float64Array;
   /** Takes from each column its part of each vector, given as `dots` gives them. */
@@ -20,7 +20,8 @@ export interface Columns {
   readonly putBack: () => void;
 }
 
-export function columnsInMemory(columns: readonly Float64Array[], kernels: Kernels = (own ??= takeKernels())): Columns {
+/** Lays columns of one length there; throws where there are more than have room. `kernels`: others than those that are kept for this. */
+export function columnsInMemory(columns: readonly Float64Array[], kernels: Kernels = (own ??= takeKernels())): ColumnsInMemory {
   if (columns.length > TOGETHER) throw new Error(`${columns.length} columns, where ${TOGETHER} have room`);
   const size = columns[0]?.length ?? 0;
   const stride = 8 * Math.ceil(size / 8);
