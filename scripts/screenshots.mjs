@@ -155,6 +155,8 @@ await take('underlay', '', async () => {
   writeFileSync(plan, SHED);
   const [chooser] = await Promise.all([page.waitForFileChooser(), page.locator('::-p-aria(Trace a plan)').click()]);
   await chooser.accept([plan]);
+  // Once the picture stands, a tool that asks for its scale is in hand: another is taken after that.
+  await page.waitForSelector('[aria-label="Underlay: shed.svg"]');
   await settle();
   await page.locator('::-p-aria(Draw)').click();
   await page.mouse.move(900, 320);
