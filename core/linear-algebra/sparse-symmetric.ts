@@ -52,15 +52,20 @@ function bucketOrder(size: number, count: number, key: (k: number) => number, in
 }
 
 /** y = A·x */
-export function multiply(a: SparseSymmetric, x: Float64Array): Float64Array {
-  const y = new Float64Array(a.size);
-  for (let j = 0; j < a.size; j++) {
-    let sum = 0;
+export function multiply({ size, pointers, rows, values }: SparseSymmetric, x: Float64Array): Float64Array {
+  const y = new Float64Array(size);
+  for (let j = 0; j < size; j++) {
+    let k = pointers[j]!;
+    const end = pointers[j + 1]!;
     const xj = x[j]!;
-    for (let k = a.pointers[j]!; k < a.pointers[j + 1]!; k++) {
-      const i = a.rows[k]!;
-      sum += a.values[k]! * x[i]!;
-      if (i !== j) y[i]! += a.values[k]! * xj;
+    let sum = 0;
+    // Where there is an entry on the diagonal, it is the first of its column.
+    if (k < end && rows[k] === j) sum = values[k++]! * xj;
+    for (; k < end; k++) {
+      const i = rows[k]!;
+      const value = values[k]!;
+      sum += value * x[i]!;
+      y[i]! += value * xj;
     }
     y[j]! += sum;
   }

@@ -1,10 +1,11 @@
+import { addAtNodes } from './at-nodes';
 import { BEND_WIDTH, bendingOf } from './bending';
 import { condense, type Condensed } from './condensation';
 import { keptEntries } from './kept-entries';
 import { memberStiffness } from './member-stiffness';
 import { ROW_WIDTH, writeRow } from './recovery-row';
 import { memberCount, MEMBER_FREEDOMS, STIFFNESS_WIDTH, type Structure } from './structure';
-import { endTransforms, toNodes } from './transformation';
+import { endTransforms } from './transformation';
 
 /** Numbers of one 12 × 12 matrix. */
 const MATRIX_WIDTH = MEMBER_FREEDOMS * MEMBER_FREEDOMS;
@@ -34,7 +35,7 @@ export interface FormerMatrices {
 /** Stiffness, condensation and transformation of every member; what `former` has is taken over. */
 export function memberMatrices(s: Structure, former?: FormerMatrices): MemberMatrices {
   const count = memberCount(s);
-  const { width, origins } = keptEntries(s);
+  const { width } = keptEntries(s);
   const none = (): undefined[] => new Array<undefined>(count).fill(undefined);
   const nodal = former?.matrices.nodal.slice() ?? new Float64Array(width * count);
   const bends = former?.matrices.bends.slice() ?? new Float64Array(BEND_WIDTH * count);
@@ -43,7 +44,6 @@ export function memberMatrices(s: Structure, former?: FormerMatrices): MemberMat
   const condensed: (Condensed | undefined)[] = former?.matrices.condensed.slice() ?? none();
   const transforms: (Float64Array | undefined)[] = former?.matrices.transforms.slice() ?? none();
   const k = new Float64Array(MATRIX_WIDTH);
-  const whole = new Float64Array(MATRIX_WIDTH);
   const compute = (m: number): void => {
     const o = STIFFNESS_WIDTH * m;
     bendingOf(s, m, bends, BEND_WIDTH * m);
@@ -51,8 +51,8 @@ export function memberMatrices(s: Structure, former?: FormerMatrices): MemberMat
     memberStiffness({ EA: s.stiffnesses[o]!, GJ: s.stiffnesses[o + 1]!, L: s.lengths[m]! }, bends, BEND_WIDTH * m, k);
     const released = condense(k, s.releases, MEMBER_FREEDOMS * m);
     const B = endTransforms(s, m);
-    toNodes(s, m, B, k, whole);
-    for (let e = 0; e < width; e++) nodal[width * m + e] = whole[origins[e]!]!;
+    nodal.fill(0, width * m, width * (m + 1));
+    addAtNodes(s, m, B, k, nodal);
     condensed[m] = released;
     local[m] = released && k.slice();
     transforms[m] = B;

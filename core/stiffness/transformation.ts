@@ -1,7 +1,6 @@
 import type { Slot } from './slot';
-import { FREEDOMS, MEMBER_FREEDOMS, type Structure } from './structure';
+import { FREEDOMS, type Structure } from './structure';
 
-const N = MEMBER_FREEDOMS;
 const END = FREEDOMS * FREEDOMS;
 
 /** Whether member m is joined to both nodes without arms, and both nodes lie in the global axes: then only its own axes count. */
@@ -52,53 +51,6 @@ function timesTransposed(A: Float64Array, C: Float64Array): Float64Array {
   for (let i = 0; i < 3; i++)
     for (let j = 0; j < 3; j++) for (let l = 0; l < 3; l++) P[3 * i + j]! += A[3 * i + l]! * C[3 * j + l]!;
   return P;
-}
-
-/**
- * The lower triangle of Bᵀ·k·B of member m: k is 12 × 12 by rows, the result too. Only what is not zero is carried, which is little in
- * a member without releases.
- */
-export function toNodes(s: Structure, m: number, B: Float64Array | undefined, k: Float64Array, result: Float64Array): void {
-  if (B) return throughEnds(B, k, result);
-  const R = s.axes;
-  const r = 9 * m;
-  result.fill(0);
-  for (let I = 0; I < 4; I++)
-    for (let J = 0; J <= I; J++) {
-      const from = 3 * I * N + 3 * J;
-      for (let a = 0; a < 3; a++)
-        for (let b = 0; b < 3; b++) {
-          const kab = k[from + a * N + b]!;
-          if (kab === 0) continue;
-          for (let i = 0; i < 3; i++) {
-            const part = kab * R[r + 3 * a + i]!;
-            if (part === 0) continue;
-            const row = from + i * N;
-            result[row]! += part * R[r + 3 * b]!;
-            result[row + 1]! += part * R[r + 3 * b + 1]!;
-            result[row + 2]! += part * R[r + 3 * b + 2]!;
-          }
-        }
-    }
-}
-
-function throughEnds(B: Float64Array, k: Float64Array, result: Float64Array): void {
-  const kB = new Float64Array(N * N);
-  result.fill(0);
-  for (let i = 0; i < N; i++)
-    for (let l = 0; l < N; l++) {
-      const kil = k[i * N + l]!;
-      if (kil === 0) continue;
-      const end = l < 6 ? 0 : 6;
-      for (let j = 0; j < 6; j++) kB[i * N + end + j]! += kil * B[6 * l + j]!;
-    }
-  for (let l = 0; l < N; l++) {
-    const end = l < 6 ? 0 : 6;
-    for (let i = 0; i < 6; i++) {
-      const part = B[6 * l + i]!;
-      if (part !== 0) for (let j = 0; j <= end + i; j++) result[(end + i) * N + j]! += part * kB[l * N + j]!;
-    }
-  }
 }
 
 /** d (12) = B·n: displacements of the member's ends, local, from those of its nodes (6n, nodes' axes). */

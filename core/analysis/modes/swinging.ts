@@ -5,9 +5,9 @@ import { solveSymmetric } from '../../linear-algebra/small-dense';
 import { multiply, type SparseSymmetric } from '../../linear-algebra/sparse-symmetric';
 import { assembleStiffness } from '../../stiffness/assemble';
 import { recoverEnds } from '../../stiffness/condensation';
-import { keptEntries } from '../../stiffness/kept-entries';
 import { FREEDOMS, MEMBER_FREEDOMS, STIFFNESS_WIDTH } from '../../stiffness/structure';
-import { addToNodes, endDisplacements, toNodes } from '../../stiffness/transformation';
+import { addAtNodes } from '../../stiffness/at-nodes';
+import { addToNodes, endDisplacements } from '../../stiffness/transformation';
 import type { System } from '../factorise';
 import { degreeFor } from './legendre';
 import { massMatrix, type MemberMass } from './mass-matrix';
@@ -212,17 +212,14 @@ export class Swinging {
   /** How many modes lie under λ: the negative pivots of K − λ·M (Sylvester), with what swings between resting nodes (Wittrick and Williams). */
   countUnder(λ: number, kernels: Kernels): number {
     const { structure: s, matrices, numbering, loose, factor } = this.system;
-    const { width, origins } = keptEntries(s);
     const nodal = matrices.nodal.slice();
     const known = new Map<SwingingMember, { k: Float64Array; negative: number }>();
-    const whole = new Float64Array(N * N);
     let count = 0;
     this.members.forEach((member, m) => {
       let shifted = known.get(member);
       if (!shifted) known.set(member, (shifted = shiftedMember(member, λ)));
       count += shifted.negative;
-      toNodes(s, m, matrices.transforms[m], shifted.k, whole);
-      for (let e = 0; e < width; e++) nodal[width * m + e]! += whole[origins[e]!]!;
+      addAtNodes(s, m, matrices.transforms[m], shifted.k, nodal);
     });
     const held = loose.artificialRestraints.map((one) => ({ ...one, stiffness: HELD * one.stiffness }));
     const K = assembleStiffness(s, { nodal }, numbering, held);

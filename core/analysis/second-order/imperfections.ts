@@ -33,7 +33,8 @@ export function imperfectionsOf(
   const ratio = bow ? bowRatio(bow) : 0;
   const leans = Array.from(s.lengths, (_, m): Lean => {
     const swaying = swayOn(s, m, leaning);
-    return ratio === 0 ? swaying : plus(swaying, bowOn(s, m, first, ratio));
+    const bowed = ratio === 0 ? UPRIGHT : bowOn(s, m, first, ratio);
+    return bowed === UPRIGHT ? swaying : plus(swaying, bowed);
   });
   return { sway: leaning, bow: ratio, leanOf: (m) => leans[m]! };
 }
@@ -42,10 +43,11 @@ const chosen = ({ axis, sense }: { axis: 'x' | 'z'; sense: 1 | -1 }): readonly [
   axis === 'x' ? [sense, 0] : [0, sense];
 
 /** Heights grow along Y: a structure that leans by φ towards a direction turns the axis of a member by φ times how steep it is. */
-function swayOn(s: Structure, m: number, [x, z]: readonly [number, number]): Lean {
-  const R = s.axes.subarray(9 * m, 9 * m + 9);
-  const steep = R[1]!;
-  return { v: [steep * (x * R[3]! + z * R[5]!), 0], w: [steep * (x * R[6]! + z * R[8]!), 0] };
+function swayOn({ axes: R }: Structure, m: number, [x, z]: readonly [number, number]): Lean {
+  const r = 9 * m;
+  const steep = R[r + 1]!;
+  if (steep === 0) return UPRIGHT;
+  return { v: [steep * (x * R[r + 3]! + z * R[r + 5]!), 0], w: [steep * (x * R[r + 6]! + z * R[r + 8]!), 0] };
 }
 
 /** The direction in which a lean of the whole does the most work on the displacements of the first order; X where it does none. */
@@ -56,6 +58,7 @@ function worst(s: Structure, first: StructuralResponse): readonly [number, numbe
   const { first: from, from: begins, to } = first.pieces;
   for (let m = 0; m < s.lengths.length; m++) {
     const [X, Z] = [swayOn(s, m, [1, 0]), swayOn(s, m, [0, 1])];
+    if (X === UPRIGHT) continue;
     for (let piece = from[m]!; piece < from[m + 1]!; piece++) {
       const h = to[piece]! - begins[piece]!;
       const place = { piece, into: 0, h };

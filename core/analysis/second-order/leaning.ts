@@ -5,7 +5,8 @@ import { keptEntries } from '../../stiffness/kept-entries';
 import type { MemberMatrices } from '../../stiffness/member-matrices';
 import { memberStiffness } from '../../stiffness/member-stiffness';
 import { MEMBER_FREEDOMS, STIFFNESS_WIDTH, type Structure } from '../../stiffness/structure';
-import { addToNodes, endDisplacements, toNodes } from '../../stiffness/transformation';
+import { addAtNodes } from '../../stiffness/at-nodes';
+import { addToNodes, endDisplacements } from '../../stiffness/transformation';
 import { integral, writeForce, writeSlope, type Lean } from './along';
 import { bendingsIn, writeChain } from './bending-planes';
 import { chainIn, solveChain, type Chain } from './chain';
@@ -34,7 +35,7 @@ export interface Leaning {
 }
 
 type Room = Omit<Leaning, 'negative' | 'axial'>;
-/** So many times in full are kept: two, between which the others are found, and the next. */
+/** So many are kept: two, between which a line is drawn, and the next. */
 const KEPT = 3;
 
 /** By which all axial forces are more than those of the first order, each the same all along its member, and a factor on all of it. */
@@ -63,12 +64,10 @@ interface Pressed {
 export class Columns {
   private readonly columns: readonly Column[];
   private pressed: Pressed;
-  /** Room for what is found in full, in turn, and on a line: new room for it each time is slow to come by. */
+  /** Room for what is found, in turn: new room for it each time is slow to come by. */
   private readonly rooms: Room[] = [];
   private turn = 0;
-  private line: Room | undefined;
   private readonly k = new Float64Array(N * N);
-  private readonly whole = new Float64Array(N * N);
   private readonly ends = new Float64Array(N);
   /** By piece of the member at hand the greatest size that N may have on it. */
   private readonly sizes: number[] = [];
@@ -109,34 +108,6 @@ export class Columns {
     const leaning = { ...room, negative: 0, axial };
     for (let m = 0; m < leaning.leans.length; m++) if (!this.lean(m, axial.more?.[m] ?? 0, leaning)) return m;
     this.join(leaning);
-    return leaning;
-  }
-
-  /**
-   * All members under axial forces near two under which they were found: on the line through both, which misses the square of a step. A member for which
-   * the two are one, or that is free along its axis, is found in full. Good to go on from, until it is asked for once more; what is found of a member itself, and
-   * of its modes, is the latter's.
-   */
-  between(former: Leaning, latter: Leaning, more: Float64Array): Leaning | number {
-    const { width } = keptEntries(this.s);
-    const room = (this.line ??= this.roomForAll());
-    for (const key of ['nodal', 'leans', 'own', 'pushes'] as const) room[key].set(latter[key]);
-    const leaning: Leaning = { ...latter, ...room, condensed: latter.condensed.slice(), axial: { ...latter.axial, more } };
-    for (let m = 0; m < more.length; m++) {
-      if (former.leans[m] === 0 && latter.leans[m] === 0) continue;
-      const [from, to] = [former.axial.more?.[m] ?? 0, latter.axial.more?.[m] ?? 0];
-      const step = more[m]! - to;
-      if (step === 0) continue;
-      if (Math.abs(step) > Math.abs(to - from) || this.columns[m]!.isFree) {
-        if (!this.lean(m, more[m]!, leaning)) return m;
-        continue;
-      }
-      const part = step / (to - from);
-      for (let e = width * m; e < width * (m + 1); e++) leaning.nodal[e]! += part * (latter.nodal[e]! - former.nodal[e]!);
-      for (let e = N * m; e < N * (m + 1); e++) leaning.pushes[e]! += part * (latter.pushes[e]! - former.pushes[e]!);
-    }
-    this.join(leaning);
-    leaning.negative = latter.negative;
     return leaning;
   }
 
@@ -190,8 +161,8 @@ export class Columns {
 
   /** Writes what a member gives under its axial force, nothing where that is next to nothing; false where shear alone would let it buckle. */
   private lean(m: number, more: number, to: Leaning): boolean {
-    const { s, matrices, k, whole } = this;
-    const { width, origins } = keptEntries(s);
+    const { s, matrices, k } = this;
+    const { width } = keptEntries(s);
     const { factor } = to.axial;
     const column = this.columns[m]!;
     const { first, from: begins, to: ends } = this.pressed.response.pieces;
@@ -228,8 +199,8 @@ export class Columns {
     }
     const condensed = condense(k, s.releases, N * m);
     to.condensed[m] = condensed;
-    toNodes(s, m, matrices.transforms[m], k, whole);
-    for (let e = 0, at = width * m; e < width; e++) nodal[at++] = whole[origins[e]!]!;
+    nodal.fill(0, width * m, width * (m + 1));
+    addAtNodes(s, m, matrices.transforms[m], k, nodal);
     for (let e = N * m; e < N * (m + 1); e++) pushes[e] = own[e]!;
     if (!condensed) return true;
     condenseLoads(condensed, pushes, N * m);

@@ -5,14 +5,12 @@ import { solveInPlace, solveRefined } from '../../linear-algebra/solve';
 import { multiply, type SparseSymmetric } from '../../linear-algebra/sparse-symmetric';
 import { recoverUnder } from '../../results/recover-cases';
 import { assembleStiffness } from '../../stiffness/assemble';
-import { keptEntries } from '../../stiffness/kept-entries';
-import { FREEDOMS, MEMBER_FREEDOMS, type Structure } from '../../stiffness/structure';
 import { addSolution } from '../add-solution';
 import type { System } from '../factorise';
 import type { Axial, Columns, Leaning } from './leaning';
+import { addMore, loadsOnLine } from './line';
 import type { Added } from './recover-leaning';
 
-const N = MEMBER_FREEDOMS;
 /** Steps by an earlier factor, which are less work than a new one. */
 const STEPS = 6;
 /** What is left of a right-hand side that counts as nothing, beside its largest part. */
@@ -29,8 +27,10 @@ export class Pressing {
   private stiffness: SparseSymmetric | undefined;
   private now: Leaning | undefined;
   private last: Float64Array | undefined;
-  /** The last two times that it leaned in full, the latter last. */
-  private full: readonly Leaning[] = [];
+  /** The leaning before this one. */
+  private former: Leaning | undefined;
+  /** What the members push the nodes with on the line between both (6n). */
+  private onLine: Float64Array | undefined;
 
   /** `factor`: an earlier one of the same structure under other forces, where there is one. */
   constructor(
@@ -44,21 +44,19 @@ export class Pressing {
   lean(axial: Axial): boolean {
     const leaning = this.columns.leaning(axial);
     if (typeof leaning === 'number') return false;
-    this.full = [...this.full.slice(-1), leaning];
-    return this.assembled(leaning);
-  }
-
-  /** The same, near enough to go on from, by the last two times in full; false where there are not so many, too. */
-  leanNear(more: Float64Array): boolean {
-    const [former, latter] = this.full;
-    const leaning = former && latter ? this.columns.between(former, latter, more) : 0;
-    return typeof leaning !== 'number' && this.assembled(leaning);
-  }
-
-  private assembled(leaning: Leaning): true {
     const { structure, numbering, loose } = this.system;
-    this.now = leaning;
+    [this.former, this.now] = [this.now, leaning];
+    this.onLine = undefined;
     this.stiffness = assembleStiffness(structure, leaning, numbering, loose.artificialRestraints);
+    return true;
+  }
+
+  /** From here on, until it leans again, what members push with is found on a line through the last two times, near enough to go on from; false where there are not so many. */
+  leanNear(more: Float64Array): boolean {
+    const { former, now, last } = this;
+    if (!former || !now || !last) return false;
+    const { structure, matrices } = this.system;
+    this.onLine = loadsOnLine({ structure, matrices }, [former, now], more, this.moved(last));
     return true;
   }
 
@@ -125,8 +123,11 @@ export class Pressing {
   }
 
   private side(): Float64Array {
-    const { loads } = this.now!;
-    return Float64Array.from(this.system.numbering.freedoms, (f) => loads[f]!);
+    const loads = this.onLine ?? this.now!.loads;
+    const { freedoms } = this.system.numbering;
+    const side = new Float64Array(freedoms.length);
+    for (let u = 0; u < side.length; u++) side[u] = loads[freedoms[u]!]!;
+    return side;
   }
 
   private moved(x: Float64Array): Float64Array {
@@ -134,24 +135,5 @@ export class Pressing {
     const displacements = new Float64Array(this.now!.loads.length);
     addSolution(this.system, x, displacements);
     return displacements;
-  }
-}
-
-/** Adds (A − B)·d: by how much more such blocks A push the nodes than others, B, when these move so (both 6n, nodes' axes). */
-function addMore(s: Structure, [A, B]: readonly [Float64Array, Float64Array], d: Float64Array, forces: Float64Array): void {
-  const { width, origins } = keptEntries(s);
-  const places = new Int32Array(N);
-  for (let m = 0; m < s.lengths.length; m++) {
-    for (let i = 0; i < N; i++)
-      places[i] = FREEDOMS * s.memberNodes[2 * m + (i < FREEDOMS ? 0 : 1)]! + (i < FREEDOMS ? i : i - FREEDOMS);
-    for (let e = 0; e < width; e++) {
-      const part = A[width * m + e]! - B[width * m + e]!;
-      if (part === 0) continue;
-      const origin = origins[e]!;
-      const i = (origin / N) | 0;
-      const [row, column] = [places[i]!, places[origin - N * i]!];
-      forces[row]! += part * d[column]!;
-      if (row !== column) forces[column]! += part * d[row]!;
-    }
   }
 }

@@ -162,20 +162,24 @@ function countsOf(
 
 function cutPieces(pieces: Pieces, counts: readonly (readonly number[] | undefined)[]): Pieces {
   const first = new Int32Array(pieces.first.length);
-  const [from, to]: [number[], number[]] = [[], []];
+  for (let m = 0; m < counts.length; m++) {
+    const whole = pieces.first[m + 1]! - pieces.first[m]!;
+    first[m + 1] = first[m]! + (counts[m]?.reduce((sum, count) => sum + count, 0) ?? whole);
+  }
+  const [from, to] = [new Float64Array(first.at(-1)!), new Float64Array(first.at(-1)!)];
+  let next = 0;
   for (let m = 0; m < counts.length; m++) {
     const own = counts[m];
     for (let k = pieces.first[m]!; k < pieces.first[m + 1]!; k++) {
       const count = own?.[k - pieces.first[m]!] ?? 1;
       const [start, h] = [pieces.from[k]!, pieces.to[k]! - pieces.from[k]!];
-      for (let i = 0; i < count; i++) {
-        from.push(start + (h * i) / count);
-        to.push(i + 1 === count ? pieces.to[k]! : start + (h * (i + 1)) / count);
+      for (let i = 0; i < count; i++, next++) {
+        from[next] = start + (h * i) / count;
+        to[next] = i + 1 === count ? pieces.to[k]! : start + (h * (i + 1)) / count;
       }
     }
-    first[m + 1] = from.length;
   }
-  return { first, from: Float64Array.from(from), to: Float64Array.from(to) };
+  return { first, from, to };
 }
 
 /** Where the diagrams of a member go: its pieces among all, and their coefficients. */
