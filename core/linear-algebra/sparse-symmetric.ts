@@ -40,7 +40,11 @@ export function fromTriplets(
   return { size, pointers, rows: outRows.slice(0, length), values: outValues.slice(0, length) };
 }
 
-const identity = (count: number): Int32Array => Int32Array.from({ length: count }, (_, k) => k);
+function identity(count: number): Int32Array {
+  const order = new Int32Array(count);
+  for (let k = 0; k < count; k++) order[k] = k;
+  return order;
+}
 
 function bucketOrder(size: number, count: number, key: (k: number) => number, input: Int32Array): Int32Array {
   const next = new Int32Array(size + 1);

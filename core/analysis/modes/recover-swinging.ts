@@ -116,7 +116,7 @@ export function recoverDriven(
     }
     for (const i of [4, 5, 10, 11]) most = Math.max(most, Math.abs(ends[N * m + i]!));
   }
-  const pieces = new GrowingPieces(pieceWidth(s));
+  const pieces = new GrowingPieces(pieceWidth(s), 4 * swinging.members.length);
   const lines = new Lines();
   for (let m = 0, from = 0; m < swinging.members.length; m++) {
     const { strands, swinging: swings } = swinging.members[m]!;
@@ -207,12 +207,19 @@ class GrowingPieces {
   private readonly first = [0];
   private readonly from: number[] = [];
   private readonly to: number[] = [];
-  private out = new Float64Array(1024);
+  private out: Float64Array;
   private readonly before = new Float64Array(3);
   private readonly after = new Float64Array(3);
-  private readonly target = { out: this.out, at: 0 };
+  private readonly target: { out: Float64Array; at: number };
 
-  constructor(private readonly width: number) {}
+  /** `count`: about so many there will be. */
+  constructor(
+    private readonly width: number,
+    count: number,
+  ) {
+    this.out = new Float64Array(width * count);
+    this.target = { out: this.out, at: 0 };
+  }
 
   /** Every stretch so finely cut that cubics keep to its moments; those under `small` do not count. */
   add(L: number, stretches: readonly { readonly a: number; readonly h: number }[], lines: Lines, small: number): void {
@@ -261,15 +268,19 @@ class GrowingPieces {
     const l = h / parts;
     const at = offsetOf(quantity);
     const places = placesOf(parts, terms);
+    const across = isAcross(quantity);
+    const isCubic = quantity === 'u' || isMoment(line);
     let { before, after } = this;
     const { target } = this;
     target.out = out;
-    writeDerivatives(line, places[0]!, h, before);
+    writeSlope(line, places[0]!, h, before);
+    if (across) writeCurvature(line, places[0]!, h, before);
     for (let i = 0; i < parts; i++) {
-      writeDerivatives(line, places[i + 1]!, h, after);
+      writeSlope(line, places[i + 1]!, h, after);
+      if (across) writeCurvature(line, places[i + 1]!, h, after);
       target.at = width * (k + i) + at;
-      if (isAcross(quantity)) addQuintic(before, after, l, target);
-      else if (quantity === 'u' || isMoment(line)) addCubic(before, after, l, target);
+      if (across) addQuintic(before, after, l, target);
+      else if (isCubic) addCubic(before, after, l, target);
       else addParabola(before, after, l, target);
       [before, after] = [after, before];
     }
@@ -297,8 +308,8 @@ function placesOf(parts: number, terms: number): readonly Float64Array[] {
   return places;
 }
 
-/** By x: the value, its slope, and of what moves across the axis the curvature. */
-function writeDerivatives({ quantity, series, terms }: Line, place: Float64Array, h: number, to: Float64Array): void {
+/** The value and, by x, its slope. */
+function writeSlope({ series, terms }: Line, place: Float64Array, h: number, to: Float64Array): void {
   let value = 0;
   let first = 0;
   for (let n = 0, o = 0; n < terms; n++, o += 3) {
@@ -309,10 +320,12 @@ function writeDerivatives({ quantity, series, terms }: Line, place: Float64Array
   const r = 2 / h;
   to[0] = value;
   to[1] = first * r;
-  if (!isAcross(quantity)) return;
+}
+
+function writeCurvature({ series, terms }: Line, place: Float64Array, h: number, to: Float64Array): void {
   let second = 0;
-  for (let n = 2; n < terms; n++) second += series[n]! * place[3 * n + 2]!;
-  to[2] = second * r * r;
+  for (let n = 2, o = 8; n < terms; n++, o += 3) second += series[n]! * place[o]!;
+  to[2] = (second * 4) / (h * h);
 }
 
 /** The value at ξ. */
