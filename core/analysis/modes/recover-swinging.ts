@@ -118,13 +118,15 @@ export function recoverDriven(
   }
   const pieces = new GrowingPieces(pieceWidth(s), 4 * swinging.members.length);
   const lines = new Lines();
+  const swing = { amplitudes: { weights: amplitudes, from: 0 }, against: { weights: against, from: 0 }, start: [] as number[] };
   for (let m = 0, from = 0; m < swinging.members.length; m++) {
     const { strands, swinging: swings } = swinging.members[m]!;
     lines.clear();
     for (let i = 0; i < strands.length; i++) {
       const { places, signs } = strands[i]!;
-      const start = places.map((place, p) => signs[p]! * ends[N * m + place]!);
-      addLines(lines, strands[i]!, swings[i]!, { amplitudes: { weights: amplitudes, from }, against: { weights: against, from }, start }); // oxfmt-ignore
+      for (let p = 0; p < places.length; p++) swing.start[p] = signs[p]! * ends[N * m + places[p]!]!;
+      swing.amplitudes.from = swing.against.from = from;
+      addLines(lines, strands[i]!, swings[i]!, swing);
       from += swings[i]!.outer + swings[i]!.inner;
     }
     pieces.add(s.lengths[m]!, swings[0]!.shapes(), lines, SMALL * most);
