@@ -20,13 +20,10 @@ export function largestMovement({ displacements, coefficients, pieceWidth }: Str
 export function unitShape(shape: StructuralResponse): StructuralResponse {
   const most = largestMovement(shape);
   if (most === 0) return shape;
-  for (const numbers of [shape.displacements, shape.reactions, shape.ends, shape.coefficients]) divide(numbers, most);
+  for (const numbers of [shape.displacements, shape.reactions, shape.ends, shape.coefficients])
+    for (let i = 0; i < numbers.length; i++) numbers[i]! /= most;
   const less = (resultant: Resultant): Resultant => resultant.map((part) => part / most) as unknown as Resultant;
   const { applied, reactions, size, ...rest } = shape.equilibrium;
   const equilibrium = { ...rest, applied: less(applied), reactions: less(reactions), size: size / Math.abs(most) };
   return { ...shape, equilibrium };
-}
-
-function divide(numbers: Float64Array, by: number): void {
-  for (let i = 0; i < numbers.length; i++) if (numbers[i] !== 0) numbers[i]! /= by;
 }

@@ -1,6 +1,6 @@
 import { maxNorm } from '../linear-algebra/max-norm';
 import { orthogonalise } from '../linear-algebra/orthogonalise';
-import type { ArtificialRestraint } from '../stiffness/assemble';
+import { freedomOf, type ArtificialRestraint } from '../stiffness/assemble';
 import { nodalEntry, type MemberMatrices } from '../stiffness/member-matrices';
 import { FREEDOMS, isPlane, meanLength, memberCount, MEMBER_FREEDOMS, nodeCount, type Structure } from '../stiffness/structure';
 import { toOwnAxes } from '../stiffness/transformation';
@@ -72,9 +72,7 @@ function independent(bodies: readonly Body[]): Body[] {
 function stiffenedFreedoms(s: Structure, matrices: MemberMatrices): Uint8Array {
   const stiffened = new Uint8Array(FREEDOMS * nodeCount(s));
   for (let m = 0; m < memberCount(s); m++)
-    for (let i = 0; i < MEMBER_FREEDOMS; i++)
-      if (nodalEntry(s, matrices, m, i, i) > 0)
-        stiffened[FREEDOMS * s.memberNodes[2 * m + (i < FREEDOMS ? 0 : 1)]! + (i % FREEDOMS)] = 1;
+    for (let i = 0; i < MEMBER_FREEDOMS; i++) if (nodalEntry(s, matrices, m, i, i) > 0) stiffened[freedomOf(s, m, i)] = 1;
   return stiffened;
 }
 

@@ -66,23 +66,9 @@ export function addShifted(
     if (last === 1) out[to + 1]! += factor * c[at + 1]!;
     return;
   }
-  if (last < 4) shiftCubic(c, at, last, shift);
-  else {
-    for (let k = 0; k <= last; k++) shifting[k] = c[at + k]!;
-    for (let k = 0; k < last; k++) for (let i = last - 1; i >= k; i--) shifting[i]! += shift * shifting[i + 1]!;
-  }
+  for (let k = 0; k <= last; k++) shifting[k] = c[at + k]!;
+  for (let k = 0; k < last; k++) for (let i = last - 1; i >= k; i--) shifting[i]! += shift * shifting[i + 1]!;
   for (let k = 0; k <= last; k++) out[to + k]! += factor * shifting[k]!;
-}
-
-/** Written out, since most of those that are left are of degree two or three. */
-function shiftCubic(c: Float64Array, at: number, last: number, shift: number): void {
-  const c3 = last > 2 ? c[at + 3]! : 0;
-  const c2 = c[at + 2]!;
-  const c1 = c[at + 1]!;
-  shifting[0] = c[at]! + shift * (c1 + shift * (c2 + shift * c3));
-  shifting[1] = c1 + shift * (2 * c2 + 3 * shift * c3);
-  shifting[2] = c2 + 3 * shift * c3;
-  shifting[3] = c3;
 }
 
 /** Binomial shares C(i, k) / C(n, k) of the coefficients in those of Bernstein, by degree n, i and k. */

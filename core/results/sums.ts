@@ -122,9 +122,6 @@ interface Over {
 
 /** Where each quantity stands in a piece. */
 const STORED = lineQuantities.map((quantity) => ({ offset: offsetOf(quantity), degree: degreeOf(quantity) }));
-const OFFSETS = Int32Array.from(STORED, ({ offset }) => offset);
-/** Of the piece at hand the degree that each quantity really has; −1 where it is nothing. */
-const degrees = new Int32Array(STORED.length);
 
 /** Adds the diagrams of member m, times a factor, to coefficients over pieces that are as short as its own or shorter. */
 export function addOver(part: StructuralResponse, factor: number, m: number, over: Over, out: Float64Array): void {
@@ -133,7 +130,6 @@ export function addOver(part: StructuralResponse, factor: number, m: number, ove
   const slack = 1e-9 * pieces.to[last]!;
   const window = { coefficients, at: 0, degree: 0 };
   let own = pieces.first[m]!;
-  let known = -1;
   for (let k = over.first; k < over.end; k++) {
     const start = over.from[k]!;
     while (own < last && pieces.to[own]! <= start + slack) own++;
@@ -141,26 +137,15 @@ export function addOver(part: StructuralResponse, factor: number, m: number, ove
     const to = pieceWidth * k;
     const source = pieceWidth * own;
     if (Math.abs(shift) <= slack) for (let i = 0; i < pieceWidth; i++) out[to + i]! += factor * coefficients[source + i]!;
-    else {
-      if (known !== own) findDegrees(coefficients, source, pieceWidth);
-      known = own;
-      for (let i = 0; i < degrees.length; i++) {
-        window.degree = degrees[i]!;
-        if (window.degree < 0) continue;
-        const offset = OFFSETS[i]!;
+    else
+      for (let i = 0; i < STORED.length; i++) {
+        const { offset, degree } = STORED[i]!;
+        if (offset >= pieceWidth) continue;
         window.at = source + offset;
+        window.degree = degree;
         addShifted(window, shift, factor, out, to + offset);
       }
-    }
   }
-}
-
-function findDegrees(c: Float64Array, source: number, width: number): void {
-  STORED.forEach(({ offset, degree }, i) => {
-    let last = offset < width ? degree : -1;
-    while (last >= 0 && c[source + offset + last] === 0) last--;
-    degrees[i] = last;
-  });
 }
 
 /** The balance of a weighted sum. */
